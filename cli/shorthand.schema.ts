@@ -1,0 +1,103 @@
+import Joi from "joi";
+import { BODY_LIMITS } from "../src/core/body/body";
+
+/** The worked examples' shorthand, as input. Only what the core has built is checked in depth. */
+const number = Joi.number();
+const within = ({ min, max }: { min: number; max: number }) => Joi.number().min(min).max(max);
+const point = Joi.array().items(number.required()).length(2);
+const kinds = (...names: string[]) => Joi.string().valid(...names);
+
+export const shorthandBodySchema = Joi.object({
+  heightM: within(BODY_LIMITS.heightM).required(),
+  massKg: within(BODY_LIMITS.massKg).required(),
+  sex: kinds("M", "F").required(),
+  bellyKg: within(BODY_LIMITS.bellyKg),
+  bellyFwdM: within(BODY_LIMITS.bellyForwardM),
+  thighM: within(BODY_LIMITS.thighM),
+  shankM: within(BODY_LIMITS.shankM),
+  trunkM: within(BODY_LIMITS.trunkM),
+  table: kinds("deLeva", "winter"),
+});
+
+const armsSchema = Joi.alternatives().conditional(Joi.object({ kind: Joi.valid("point") }).unknown(), {
+  then: Joi.object({ kind: Joi.any(), x: number.required(), y: number.required() }),
+  otherwise: Joi.alternatives().conditional(Joi.object({ kind: Joi.valid("pole") }).unknown(), {
+    then: Joi.object({ kind: Joi.any(), x: number.required(), drop: number.required() }),
+    otherwise: Joi.alternatives().conditional(Joi.object({ kind: Joi.valid("hip") }).unknown(), {
+      then: Joi.object({ kind: Joi.any(), dx: number.required(), dy: number.required() }),
+      otherwise: Joi.object({ kind: kinds("hang", "forward", "overhead", "crossed", "goblet").required(), dx: number }),
+    }),
+  }),
+});
+
+const assistSchema = Joi.object({
+  at: kinds("hands", "wall", "chest", "pelvis").required(),
+  fx: number,
+  fy: number,
+  mag: number,
+  dirDeg: number,
+  anchor: point,
+});
+
+const trailSchema = Joi.alternatives(kinds("same"), Joi.object({ kind: kinds("same", "ground", "reach", "free").required() }).unknown());
+
+export const standingSpecSchema = Joi.object({
+  knee: number,
+  hipHeight: number,
+  seat: number,
+  step: Joi.object({ height: number.required(), trailLean: number, trailHeel: number }),
+  shank: Joi.object({
+    mode: kinds("natural", "overToes", "midfoot", "vertical", "fixed").required(),
+    deg: number.when("mode", { is: "fixed", then: Joi.required() }),
+  }),
+  dorsiMax: number,
+  hipMax: number,
+  mu: number.min(0),
+  wedge: number,
+  heelRaise: number,
+  cop: number.min(0).max(1),
+  balance: Joi.object({
+    mode: kinds("trunk", "shank", "assist", "cop", "share").required(),
+    trunk: number.when("mode", { not: "trunk", then: Joi.required() }),
+  }),
+  arms: armsSchema,
+  loads: Joi.array().items(Joi.object({ kg: number.min(0).max(400).required(), at: kinds("hands", "back", "vest", "hips").required() })),
+  assists: Joi.array().items(assistSchema),
+  share: number.min(0).max(1),
+  trail: trailSchema,
+  brace: Joi.alternatives(kinds("vertical", "least"), number, Joi.object({ frac: number.required() })),
+}).or("knee", "hipHeight", "seat", "step");
+
+const solveKeys = { path: Joi.string().required(), channel: Joi.string().required(), lo: number.required(), hi: number.required() };
+
+const inputs = {
+  body: Joi.object({}),
+  tissue: Joi.object({ knee: number.required() }),
+  evaluate: standingSpecSchema,
+  sweep: Joi.object({
+    spec: standingSpecSchema.required(),
+    path: Joi.string().required(),
+    from: number.required(),
+    to: number.required(),
+    n: number.integer().min(2).max(10_001),
+  }),
+  inverse: Joi.object({ spec: standingSpecSchema.required(), ...solveKeys, target: number.required() }),
+  equalDemand: Joi.object({ specA: standingSpecSchema.required(), specB: standingSpecSchema.required(), ...solveKeys }),
+  assistBounds: Joi.object({ spec: standingSpecSchema.required(), assists: Joi.array().items(assistSchema).required() }),
+  bridge: Joi.object().unknown(),
+  legPress: Joi.object().unknown(),
+  lever: Joi.object().unknown(),
+  band: Joi.object().unknown(),
+};
+const bodiless = ["tissue", "band", "lever"];
+
+const exampleSchema = Joi.object({
+  id: Joi.string().required(),
+  fn: kinds(...Object.keys(inputs)).required(),
+  body: shorthandBodySchema.when("fn", { is: kinds(...bodiless), otherwise: Joi.required() }),
+  input: Joi.when("fn", {
+    switch: Object.entries(inputs).map(([fn, schema]) => ({ is: fn, then: schema.required() })),
+  }),
+}).unknown(); // an example's `expect` and notes may come along
+
+export const mechanicsSchema = Joi.array().items(exampleSchema).required();

@@ -1,0 +1,19 @@
+import type { NextConfig } from "next";
+
+const config: NextConfig = {
+  reactStrictMode: true,
+  poweredByHeader: false,
+  compiler: { styledComponents: true },
+  // left as plain node_modules on the server: dynamic requires, entity metadata by name
+  serverExternalPackages: [
+    "@mikro-orm/core",
+    "@mikro-orm/knex",
+    "@mikro-orm/postgresql",
+    "@mikro-orm/migrations",
+    "pg",
+    "better-auth",
+    "pino",
+    "rate-limiter-flexible",
+  ],
+};
+export default config;

@@ -1,0 +1,123 @@
+// What the demo and test commands share. Node alone: this runs before anything is installed.
+import { spawn, spawnSync } from 'node:child_process'
+import { createHash, randomBytes } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, readdirSync, statfsSync, statSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)))
+const DISK_NEEDED_BYTES = 2 * 1024 ** 3
+
+/** Ends the command with a sentence for whoever typed it. */
+export class Stop extends Error {}
+
+/** Runs one step and prints how long it took. */
+export async function step(name, work) {
+  const startedMs = Date.now()
+  process.stdout.write(`  ${name} ...`)
+  const note = await work()
+  const seconds = ((Date.now() - startedMs) / 1000).toFixed(1)
+  process.stdout.write(`\r  ${name.padEnd(34)} ${seconds.padStart(6)} s${note ? `  ${note}` : ''}\n`)
+}
+
+/** Runs a program to its end and returns what it printed. Its own words are shown when it fails. */
+export function run(command, args, env = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
+    let out = ''
+    let all = ''
+    child.stdout.on('data', (chunk) => { out += chunk; all += chunk })
+    child.stderr.on('data', (chunk) => { all += chunk })
+    child.on('error', reject)
+    child.on('close', (code) => (code === 0 ? resolve(out) : reject(new Stop(`\n${all.trim()}\n`))))
+  })
+}
+
+/** Runs a program on this terminal; rejects if it fails. */
+export function show(command, args, env = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env }, stdio: 'inherit' })
+    child.on('error', reject)
+    child.on('close', (code) => (code === 0 ? resolve() : reject(new Stop(`${[command, ...args].join(' ')} failed`))))
+  })
+}
+
+export const bin = (name) => join(root, 'node_modules', '.bin', name)
+const db = (args, env) => run('bash', ['scripts/db.sh', ...args], env)
+
+export function checkMachine() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < 20 || (major === 20 && minor < 19)) throw new Stop(`Node.js 20.19 or newer is needed; this is ${process.versions.node}.`)
+  const { bavail, bsize } = statfsSync(root)
+  if (bavail * bsize < DISK_NEEDED_BYTES) throw new Stop('Less than 2 GB of disk is free here. Free some space and run this again.')
+}
+
+export async function installPackages() {
+  const stamp = join(root, 'node_modules', '.package-lock.json')
+  if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs) return 'already here'
+  await run('npm', ['ci', '--no-audit', '--no-fund'])
+}
+
+/** Starts the cluster in `.data/<name>` and returns its settings for the application and for migrations. */
+export async function startDatabase(name, { fast = false, reset = false, port }) {
+  const env = { DB_DIR: join(root, '.data', name), DB_FAST: fast ? '1' : '0', DB_PORT: String(port) }
+  await db([reset ? 'reset' : 'start'], env)
+  const urls = async (database = 'ponderis') => ({
+    DATABASE_URL: (await db(['url', database], env)).trim(),
+    DATABASE_OWNER_URL: (await db(['owner-url', database], env)).trim(),
+  })
+  return {
+    urls,
+    fresh: async (database) => {
+      await db(['dropdb', database], env)
+      await db(['createdb', database], env)
+      return urls(database)
+    },
+    stop: () => db(['stop'], env),
+    stopNow: () => spawnSync('bash', ['scripts/db.sh', 'stop'], { cwd: root, env: { ...process.env, ...env } }),
+  }
+}
+
+/** A secret that outlives restarts, so that nobody is signed out by one. */
+export function authSecret() {
+  const file = join(root, '.data', 'auth-secret')
+  mkdirSync(dirname(file), { recursive: true })
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
+  return readFileSync(file, 'utf8')
+}
+
+function* filesBelow(folder) {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => a.name.localeCompare(b.name))) {
+    const path = join(folder, entry.name)
+    if (entry.isDirectory()) yield* filesBelow(path)
+    else yield path
+  }
+}
+
+/** Builds unless the build here was made from exactly these sources. */
+export async function buildApp() {
+  const hash = createHash('sha256')
+  for (const path of [...filesBelow(join(root, 'src')), join(root, 'package-lock.json'), join(root, 'next.config.ts')])
+    hash.update(path.slice(root.length)).update(readFileSync(path))
+  const fingerprint = hash.digest('hex')
+  const stamp = join(root, '.next', 'built-from')
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === fingerprint) return 'nothing changed'
+  await run(bin('next'), ['build'], { NEXT_TELEMETRY_DISABLED: '1' })
+  writeFileSync(stamp, fingerprint)
+}
+
+export async function requireFreePort(port) {
+  const free = await new Promise((resolve) => {
+    const server = createServer()
+    server.once('error', () => resolve(false))
+    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)))
+  })
+  if (!free) throw new Stop(`Port ${port} is taken by another program. Stop it, or choose another: PORT=${port + 1} npm run demo`)
+}
+
+/** Prints what stopped a command and leaves; anything unexpected keeps its stack. */
+export function leave(error) {
+  console.error(error instanceof Stop ? `\n${error.message}` : error)
+  process.exit(1)
+}

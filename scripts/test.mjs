@@ -1,0 +1,36 @@
+// npm test: everything, from a fresh clone. Its own database cluster, which trades durability for speed.
+import { existsSync } from 'node:fs'
+import { bin, buildApp, checkMachine, installPackages, leave, run, show, startDatabase, step, Stop } from './steps.mjs'
+
+const CHROMIUM = '/usr/bin/chromium'
+
+async function installChromium() {
+  if (existsSync(CHROMIUM)) return 'already here'
+  if (process.getuid() !== 0) throw new Stop('Chromium is not installed. Ask an administrator to run: apt-get install chromium')
+  await run('apt-get', ['update', '-qq'])
+  await run('apt-get', ['install', '-y', '-qq', '-o', 'DPkg::Lock::Timeout=300', '--no-install-recommends', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' })
+}
+
+async function main() {
+  let database
+  await step('Check this machine', async () => checkMachine())
+  await step('Packages', installPackages)
+  await step('Browser', installChromium)
+  await step('Database', async () => { database = await startDatabase('test', { fast: true, port: 54429 }) })
+  try {
+    await step('Route types', () => run(bin('next'), ['typegen']))
+    await step('Types', () => run(bin('tsc'), ['--noEmit']))
+    await step('Lint', () => run(bin('eslint'), ['.', '--max-warnings', '0']))
+    await step('Format', () => run(bin('prettier'), ['--check', '--log-level', 'warn', '.']))
+    await show(bin('vitest'), ['run'], await database.fresh('ponderis_test'))
+    await step('Build', buildApp)
+    const env = await database.fresh('ponderis_e2e')
+    await step('Schema', () => run(bin('tsx'), ['src/data/migrate.ts'], env))
+    await step('Demo data', () => run(bin('tsx'), ['src/data/demo/seed.ts'], env))
+    await show(bin('playwright'), ['test'], env)
+  } finally {
+    await database.stop()
+  }
+}
+
+main().catch(leave)

@@ -1,0 +1,50 @@
+/** The computing core, by station of the work. Everything outside src/core imports from here. */
+export * from "./units";
+export { type Issue, type Parsed, unreachable } from "./reasons";
+
+// body and mechanics
+export { type Body, BODY_LIMITS, bodyFromMeasure, type BodyMeasure, type Sex } from "./body/body";
+export { assistBounds } from "./mechanics/assist-bounds";
+export {
+  type ChannelDemand,
+  type ChannelId,
+  CHANNELS,
+  type ChannelSide,
+  channelValue,
+  LOAD_CHANNELS,
+  type LoadChannelId,
+  otherSide,
+  type Side,
+  type Trust,
+} from "./mechanics/channels";
+export { contactAreaMm2, contactRatio, KNEECAP_VALID_TO_DEG, kneecapLoad, quadricepsArmMm } from "./mechanics/kneecap";
+export { DEFAULT_POSTURE, type MeasuredPosture, postureFromCalmPose, type PostureRule, shankRuleOf } from "./mechanics/posture";
+export { standingPose } from "./mechanics/standing";
+export * from "./mechanics/standing.types";
+export type { Force, Point } from "./mechanics/vector";
+
+// solve
+export { inverse, type InverseResult } from "./solve/inverse";
+export { brent, rootsByScan } from "./solve/roots";
+
+// catalogue
+export { CATALOGUE, variationById, variationsOf } from "./catalogue/catalogue";
+export * from "./catalogue/variation";
+
+// limits and ceilings
+export * from "./limits/ceiling";
+export * from "./limits/limit";
+
+// fit
+export * from "./fit/candidate";
+export { type Demand, demandOf, standingSettingOf, type Subject } from "./fit/demand";
+export { leverValues, rangeOf, snapSetting, withLever } from "./fit/levers";
+export { type Candidate, fitCatalogue, fitVariation, type Opening } from "./fit/search";
+export { type Move, nextStep, RISER_MAX_FRACTION, RISER_MIN_FRACTION, stairAround, type Step, type Tread } from "./fit/stair";
+export { tightest, type Use, usesOf } from "./fit/use";
+
+// dose, floor, progress
+export { DOSE_LIMITS, doseS, repetitionS, type TempoMoment, tempoMoment } from "./dose/dose";
+export * from "./floor/events";
+export * from "./progress/decide";
+export * from "./progress/morning";

@@ -1,0 +1,42 @@
+/** Contact area of the kneecap at 0, 15 ... 90 degrees of knee bend, mm² (Powers 1998; docs/sources.md). */
+const CONTACT_AREA_MM2 = [83, 140, 227, 236, 235, 211, 199] as const;
+const AREA_STEP_DEG = 15;
+
+/** Past this bend the tissue tables are extrapolated: never rank on kneecap stress there. */
+export const KNEECAP_VALID_TO_DEG = 90;
+
+const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
+
+/** Lever arm of the quadriceps about the knee, mm (van Eijden 1986 as used by Brechter & Powers 2002; E9). */
+export function quadricepsArmMm(kneeFlexionDeg: number): number {
+  const x = clamp(kneeFlexionDeg, 0, 120);
+  return 8e-5 * x ** 3 - 0.013 * x ** 2 + 0.28 * x + 46;
+}
+
+/** Kneecap contact force over quadriceps force. Clamped at 110 degrees: the denominator nears zero at 127 (E10). */
+export function contactRatio(kneeFlexionDeg: number): number {
+  const x = clamp(kneeFlexionDeg, 0, 110);
+  return (0.462 + 1.47e-3 * x - 3.84e-5 * x ** 2) / (1 - 1.62e-2 * x + 1.55e-4 * x ** 2 - 6.98e-7 * x ** 3);
+}
+
+/** Kneecap contact area, mm², linear between the published angles and held outside them. */
+export function contactAreaMm2(kneeFlexionDeg: number): number {
+  const x = clamp(kneeFlexionDeg, 0, KNEECAP_VALID_TO_DEG) / AREA_STEP_DEG;
+  const i = Math.min(Math.floor(x), CONTACT_AREA_MM2.length - 2);
+  const low = CONTACT_AREA_MM2[i] ?? NaN;
+  const high = CONTACT_AREA_MM2[i + 1] ?? NaN;
+  return low + (high - low) * (x - i);
+}
+
+export interface KneecapLoad {
+  quadricepsN: number;
+  contactN: number;
+  stressMPa: number;
+}
+
+/** Quadriceps force, kneecap contact force and stress from a flexing knee moment; all zero when it does not flex (E9 to E11). */
+export function kneecapLoad(kneeMomentNm: number, kneeFlexionDeg: number): KneecapLoad {
+  const quadricepsN = Math.max(0, kneeMomentNm) / (quadricepsArmMm(kneeFlexionDeg) / 1000);
+  const contactN = contactRatio(kneeFlexionDeg) * quadricepsN;
+  return { quadricepsN, contactN, stressMPa: contactN / contactAreaMm2(kneeFlexionDeg) };
+}
