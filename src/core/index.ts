@@ -48,3 +48,7 @@ export { DOSE_LIMITS, doseS, repetitionS, type TempoMoment, tempoMoment } from "
 export * from "./floor/events";
 export * from "./progress/decide";
 export * from "./progress/morning";
+
+// one client's record, and what follows from it
+export * from "./record/derive";
+export * from "./record/record";

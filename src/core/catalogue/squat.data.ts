@@ -91,7 +91,7 @@ export const SQUATS = [
     cues: ["Hips travel back", "Weight in the heels all the way", "Touch the seat, do not drop"],
     faults: [DROPS, DRIFTS_IN, LEANS_AWAY, SITS_BACK_LATE, HEEL_LIFTS],
     template: { kind: "standing", arms: "forward", loadAt: null, support: null },
-    levers: [seat(0.46, 0.68, 0.56), SHARE],
+    levers: [seat(0.46, 0.72, 0.56), SHARE],
     equipment: ["chair", "pads"],
     cautions: ["Should feel fairly easy at first."],
     easier: ["very-high-sit-to-stand"],

@@ -1,4 +1,5 @@
 import { LEVERS, type LeverId, type LeverKind, type Setting, type Variation } from "../catalogue/variation";
+import { GRAVITY_MPS2 } from "../units";
 import type { LoadChannelId } from "../mechanics/channels";
 import { type FitContext, type Judgement, judge } from "./candidate";
 import { leverValues, rangeOf, withLever } from "./levers";
@@ -9,6 +10,15 @@ export const RISER_MAX_FRACTION = 0.12;
 /** What is built first; easing goes the other way round, load before depth before hands. */
 export const BUILD_ORDER: readonly LeverKind[] = ["support", "range", "load"];
 export const EASE_ORDER: readonly LeverKind[] = ["load", "range", "support"];
+
+/** A step never moves a lever further than this: past it the lever hardly reaches the joint in question (a school's numbers). */
+const STEP_MAX: Readonly<Record<LeverId, number>> = {
+  seatHeightM: 0.04,
+  kneeFlexionDeg: 15,
+  handForceN: 4 * GRAVITY_MPS2,
+  loadKg: 5,
+  shareFraction: 0.05,
+};
 
 export type Move = "ease" | "build";
 
@@ -57,6 +67,7 @@ function stepOfLever(
   const easier = (value: number): boolean => value !== now && !harder(value) && Math.abs(value - now) > 1e-9;
   const path = move === "build" ? values.filter(harder) : values.filter(easier).reverse();
   for (const to of path) {
+    if (Math.abs(to - now) > STEP_MAX[lever] + 1e-9) return null;
     const next = withLever(setting, lever, to);
     const judgement = judge(context, variation, next);
     const value = judgement.pose === null ? null : (valueIn(judgement, base.channel) ?? standInValue(judgement));

@@ -1,0 +1,119 @@
+import type { EntityManager } from "@mikro-orm/postgresql";
+import type { Ceiling, CeilingDraft, ClientProfile, Day, Limit, PostureRule } from "../../core";
+import { ENGINE_VERSION } from "../../core";
+import {
+  BodyMeasureRow,
+  CalmPoseRow,
+  CeilingRow,
+  ClearanceRow,
+  ClientRow,
+  LimitLiftRow,
+  LimitRow,
+  PostureRuleRow,
+  ResponseRow,
+  SessionRow,
+} from "../entities";
+import type { CalmPoseFact } from "../../core";
+import { audit, type Scope, stamp } from "../scope";
+
+export interface ClientLine {
+  id: string;
+  name: string;
+  birthYear: number;
+  complaint: string;
+  goal: string;
+  lastSessionDay: Day | null;
+  lastResponse: "calm" | "noticed" | "flare" | null;
+}
+
+/** The studio's clients by name, with their last session and how the morning after it was. */
+export async function listClients({ studioId }: Scope, em: EntityManager): Promise<ClientLine[]> {
+  const clients = await em.find(ClientRow, { studioId }, { orderBy: { name: "asc" } });
+  const sessions = await em.find(SessionRow, { studioId }, { orderBy: { day: "desc" }, fields: ["clientId", "day"] });
+  const responses = await em.find(ResponseRow, { studioId }, { orderBy: { day: "desc" }, fields: ["clientId", "class"] });
+  return clients.map(({ id, name, birthYear, complaint, goal }) => ({
+    id,
+    name,
+    birthYear,
+    complaint,
+    goal,
+    lastSessionDay: sessions.find(({ clientId }) => clientId === id)?.day ?? null,
+    lastResponse: responses.find(({ clientId }) => clientId === id)?.class ?? null,
+  }));
+}
+
+export async function addClient(
+  scope: Scope,
+  em: EntityManager,
+  { id, ...profile }: ClientProfile,
+  measure: { day: Day; heightM: number; massKg: number },
+): Promise<void> {
+  await em.insert(ClientRow, { ...stamp(scope, id), ...profile });
+  await em.insert(BodyMeasureRow, { ...stamp(scope), clientId: id, ...measure });
+  await audit(scope, em, "added", "client", id);
+}
+
+export async function addLimit(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  limit: Omit<Limit, "id" | "lift">,
+  id?: string,
+): Promise<void> {
+  const { rule, side, owner, fromDay, untilDay } = limit;
+  const row = { ...stamp(scope, id), clientId, rule, side, ownerKind: owner.kind, ownerName: owner.name, fromDay, untilDay };
+  await em.insert(LimitRow, row);
+  await audit(scope, em, "added", "client_limit", row.id);
+}
+
+export async function liftLimit(scope: Scope, em: EntityManager, limitId: string, lift: NonNullable<Limit["lift"]>): Promise<void> {
+  const row = { ...stamp(scope), limitId, ...lift };
+  await em.insert(LimitLiftRow, row);
+  await audit(scope, em, "lifted", "client_limit", limitId);
+}
+
+/** A calm pose with what follows from it: the posture rule, where one was measured, and the ceilings. */
+export async function addCalmPose(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  { id, ...pose }: CalmPoseFact,
+  rule: PostureRule | null,
+  ceilings: readonly CeilingDraft[],
+): Promise<void> {
+  await em.insert(CalmPoseRow, { ...stamp(scope, id), clientId, ...pose });
+  if (rule) await em.insert(PostureRuleRow, { ...stamp(scope), clientId, calmPoseId: id, day: pose.day, rule });
+  for (const ceiling of ceilings) await addCeiling(scope, em, clientId, ceiling);
+  await audit(scope, em, "added", "calm_pose", id);
+}
+
+export async function addCeiling(scope: Scope, em: EntityManager, clientId: string, ceiling: Omit<Ceiling, "id">): Promise<void> {
+  const { channel, side, value, source, standsInFor, fromDay, share } = ceiling;
+  const row = {
+    ...stamp(scope),
+    clientId,
+    channel,
+    side,
+    value,
+    sourceKind: source.kind,
+    sourceId: source.id,
+    standsInFor,
+    fromDay,
+    shareFraction: share.fraction,
+    shareMeasured: share.measured,
+    engineVersion: ENGINE_VERSION,
+  };
+  await em.insert(CeilingRow, row);
+  await audit(scope, em, "set", "ceiling", row.id);
+}
+
+export async function addClearance(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  clearance: { by: string; role: string; day: Day; note: string },
+): Promise<void> {
+  const row = { ...stamp(scope), clientId, ...clearance };
+  await em.insert(ClearanceRow, row);
+  await audit(scope, em, "recorded", "clearance", row.id);
+}
