@@ -32,7 +32,7 @@ export interface Subject {
 }
 
 /** Elbows bent on a pole held close: the hand hangs this far below the shoulder. */
-const POLE_BELOW_SHOULDER_M = 0.3;
+const POLE_BELOW_SHOULDER_M = 0.4;
 /** A support further ahead of the ankle than this only ranks. */
 const SUPPORT_NEAR_M = 0.35;
 

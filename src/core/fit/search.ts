@@ -94,12 +94,12 @@ const STATE_RANK: Record<CandidateState, number> = { open: 0, try: 1, closed: 2 
  * The whole list for one client, ranked: open before try before closed; nearest the target use first, and where uses
  * are about the same (or there are none) by the handbook's ladder.
  */
-export function fitCatalogue(context: FitContext, variations: readonly Variation[]): Candidate[] {
+export function fitCatalogue(context: FitContext, variations: readonly Variation[], known: Setting = {}): Candidate[] {
   const place = new Map(variations.map(({ id, ladderPlace }) => [id, ladderPlace]));
   const distance = ({ tightest }: Candidate): number =>
     tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : 0;
   return variations
-    .map((variation) => fitVariation(context, variation))
+    .map((variation) => fitVariation(context, variation, known))
     .sort(
       (a, b) =>
         STATE_RANK[a.state] - STATE_RANK[b.state] ||

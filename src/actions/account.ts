@@ -1,0 +1,35 @@
+"use server";
+import { APIError } from "better-auth/api";
+import { headers } from "next/headers";
+import { redirect } from "next/navigation";
+import { revalidatePath } from "next/cache";
+import { MemberRow } from "../data/entities";
+import { inTransaction } from "../data/orm";
+import { auth } from "../server/auth";
+import { requireSignedIn } from "../server/session";
+
+export type SignInProblem = "wrong" | "too-many";
+
+/** Signs in and goes to the clients, or says why not. */
+export async function signInAction(email: string, password: string): Promise<SignInProblem> {
+  try {
+    await auth().api.signInEmail({ body: { email: String(email), password: String(password) }, headers: await headers() });
+  } catch (error) {
+    if (error instanceof APIError) return error.status === "TOO_MANY_REQUESTS" ? "too-many" : "wrong";
+    throw error;
+  }
+  redirect("/");
+}
+
+export async function signOutAction(): Promise<void> {
+  await auth().api.signOut({ headers: await headers() });
+  redirect("/sign-in");
+}
+
+/** Metric or imperial, for this trainer on every device. */
+export async function setUnitsAction(unitSystem: "metric" | "imperial"): Promise<void> {
+  const { scope } = await requireSignedIn();
+  const system = unitSystem === "imperial" ? "imperial" : "metric";
+  await inTransaction((em) => em.nativeUpdate(MemberRow, { studioId: scope.studioId, userId: scope.actorId }, { unitSystem: system }));
+  revalidatePath("/", "layout");
+}

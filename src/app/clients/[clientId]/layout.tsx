@@ -1,0 +1,36 @@
+import type { Metadata } from "next";
+import type { ReactNode } from "react";
+import { requireRecord } from "../../../server/record";
+import { requireSignedIn } from "../../../server/session";
+import { Header } from "../../../ui/shell/header";
+import { LimitsBar } from "../../../ui/shell/limits-bar";
+import { ageOn } from "../../../ui/text/day-text";
+import { responseText } from "../../../ui/text/decision-text";
+import { massText, statureText } from "../../../ui/text/quantity-text";
+
+interface Props {
+  params: Promise<{ clientId: string }>;
+  children: ReactNode;
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { client } = await requireRecord((await params).clientId);
+  return { title: client.name };
+}
+
+export default async function ClientLayout({ params, children }: Props) {
+  const { clientId } = await params;
+  const { unitSystem, today } = await requireSignedIn();
+  const record = await requireRecord(clientId);
+  const { client } = record;
+  const measure = record.measures.at(-1);
+  const size = measure ? `, ${statureText(measure.heightM, unitSystem)}, ${massText(measure.massKg, unitSystem)}` : "";
+  const last = record.responses.at(-1);
+  return (
+    <>
+      <Header units={unitSystem} client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }} />
+      <LimitsBar limits={record.limits} today={today} last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"} />
+      {children}
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import { ceilingProposal, currentCeilings, isCeilingProvisional, openWarning, subjectOf } from "../../../../core";
+import { requireRecord } from "../../../../server/record";
+import { requireSignedIn } from "../../../../server/session";
+import { LimitsScreen } from "../../../../ui/limits/limits-screen";
+
+export default async function LimitsPage({ params }: { params: Promise<{ clientId: string }> }) {
+  const { clientId } = await params;
+  const { today, unitSystem } = await requireSignedIn();
+  const record = await requireRecord(clientId);
+  const ceilings = currentCeilings(record.ceilings, today);
+  const proposal = ceilingProposal(record, today);
+  return (
+    <LimitsScreen
+      clientId={clientId}
+      limits={record.limits}
+      ceilings={ceilings}
+      provisional={ceilings.filter((ceiling) => isCeilingProvisional(record, ceiling)).map(({ id }) => id)}
+      proposal={proposal && { ceilingId: proposal.ceiling.id, value: proposal.value }}
+      subject={subjectOf(record)}
+      warning={openWarning(record)}
+      today={today}
+      units={unitSystem}
+    />
+  );
+}

@@ -1,0 +1,11 @@
+import Link from "next/link";
+import { MessageScreen } from "../ui/shell/message-screen";
+
+export default function NotFound() {
+  return (
+    <MessageScreen title="Not here">
+      <p>This page or client is not in your studio. It may have been removed, or the address has a slip in it.</p>
+      <Link href="/">All clients</Link>
+    </MessageScreen>
+  );
+}

@@ -1,0 +1,11 @@
+import type { Metadata } from "next";
+import { redirect } from "next/navigation";
+import { signedIn } from "../../server/session";
+import { SignInForm } from "../../ui/shell/sign-in-form";
+
+export const metadata: Metadata = { title: "Sign in" };
+
+export default async function SignInPage() {
+  if (await signedIn()) redirect("/");
+  return <SignInForm />;
+}

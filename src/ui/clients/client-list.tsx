@@ -1,0 +1,107 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import styled from "styled-components";
+import type { Day } from "../../core";
+import { TextField } from "../kit/fields";
+import { Page, Row, Soft } from "../kit/layout";
+import { ageOn, agoText } from "../text/day-text";
+import { responseText } from "../text/decision-text";
+import { color, media, size } from "../theme/tokens";
+
+export interface ClientLine {
+  id: string;
+  name: string;
+  birthYear: number;
+  complaint: string;
+  goal: string;
+  lastSessionDay: Day | null;
+  lastResponse: "calm" | "noticed" | "flare" | null;
+}
+
+const Lines = styled.ul`
+  display: grid;
+  gap: 10px;
+  margin-top: 16px;
+`;
+const Line = styled(Link)`
+  display: grid;
+  grid-template-columns: 1.1fr 1.6fr 1.6fr 1fr;
+  gap: 12px;
+  align-items: center;
+  min-height: 64px;
+  padding: 12px 16px;
+  border: 1px solid ${color.fogDeep};
+  border-radius: ${size.radius};
+  background: ${color.paper};
+  text-decoration: none;
+  &:hover {
+    border-color: ${color.marine};
+  }
+  ${media.upright} {
+    grid-template-columns: 1fr 1fr;
+  }
+  ${media.phone} {
+    grid-template-columns: 1fr;
+  }
+`;
+const Add = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: ${size.target};
+  padding: 6px 14px;
+  border-radius: ${size.radius};
+  background: ${color.marine};
+  color: ${color.paper};
+  font-weight: 700;
+  text-decoration: none;
+`;
+const Response = styled.span<{ $flare: boolean }>`
+  ${({ $flare }) => $flare && `color: ${color.oxide}; font-weight: 700;`}
+`;
+
+/** The studio's clients; one line each, one tap to Fit. */
+export function ClientList({ clients, studioName, today }: { clients: readonly ClientLine[]; studioName: string; today: Day }) {
+  const [search, setSearch] = useState("");
+  const wanted = search.trim().toLowerCase();
+  const shown = clients.filter(({ name, complaint }) => `${name} ${complaint}`.toLowerCase().includes(wanted));
+  return (
+    <Page>
+      <Row style={{ justifyContent: "space-between", alignItems: "end" }}>
+        <div>
+          <h1 style={{ fontSize: 26 }}>Clients</h1>
+          <Soft>{studioName}</Soft>
+        </div>
+        <Row style={{ alignItems: "end" }}>
+          <TextField label="Search" value={search} onChange={setSearch} />
+          <Add href="/clients/new">Add a client</Add>
+        </Row>
+      </Row>
+      <Lines>
+        {shown.map((client) => (
+          <li key={client.id}>
+            <Line href={`/clients/${client.id}/fit`}>
+              <span>
+                <strong>{client.name}</strong> <Soft>{ageOn(client.birthYear, today)}</Soft>
+              </span>
+              <span>{client.complaint}</span>
+              <Soft>{client.goal}</Soft>
+              <span>
+                {client.lastSessionDay ? `Trained ${agoText(client.lastSessionDay, today)}` : "No session yet"}
+                {client.lastResponse && (
+                  <>
+                    <br />
+                    <Response $flare={client.lastResponse === "flare"}>{responseText[client.lastResponse]}</Response>
+                  </>
+                )}
+              </span>
+            </Line>
+          </li>
+        ))}
+      </Lines>
+      {shown.length === 0 && (
+        <p style={{ marginTop: 16 }}>{clients.length === 0 ? "No clients yet. Add the first one." : "Nobody by that name."}</p>
+      )}
+    </Page>
+  );
+}

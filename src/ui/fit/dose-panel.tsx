@@ -1,0 +1,98 @@
+"use client";
+import { useState } from "react";
+import styled from "styled-components";
+import { type Dose, DOSE_LIMITS, doseS } from "../../core";
+import { Button, TextButton } from "../kit/button";
+import { NumberField } from "../kit/fields";
+import { Row, Stack } from "../kit/layout";
+import { Ask } from "../kit/why";
+import { rangeText, secondsText } from "../text/quantity-text";
+
+export const doseText = ({ setCount, repetitionsLow, repetitionsHigh, tempo }: Dose): string =>
+  `${setCount} × ${rangeText(repetitionsLow, repetitionsHigh)}, lower ${tempo.lowerS}, rest ${tempo.pauseS}, rise ${tempo.riseS}`;
+
+const Fields = styled(Row)`
+  align-items: start;
+  margin-bottom: 14px;
+`;
+
+/** The dose in words, and a small form to change it. */
+export function DoseWords({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void }) {
+  const [isOpen, setOpen] = useState(false);
+  const { repetitions, setCount, tempoS, riseS, restS } = DOSE_LIMITS;
+  const tempo = (part: Partial<Dose["tempo"]>): void => onChange({ ...dose, tempo: { ...dose.tempo, ...part } });
+  return (
+    <Stack $gap={4}>
+      <Row style={{ justifyContent: "space-between" }}>
+        <strong>{doseText(dose)}</strong>
+        <TextButton aria-label="Change the dose" onPress={() => setOpen(true)}>
+          change
+        </TextButton>
+      </Row>
+      <span>
+        Both legs together. {dose.restS} s between sets, {secondsText(doseS(dose))} in all.
+      </span>
+      <Ask title="Dose" isOpen={isOpen} onClose={() => setOpen(false)}>
+        <Fields>
+          <NumberField
+            label="Sets"
+            minValue={setCount.min}
+            maxValue={setCount.max}
+            value={dose.setCount}
+            onChange={(value) => onChange({ ...dose, setCount: value })}
+          />
+          <NumberField
+            label="Repetitions from"
+            minValue={repetitions.min}
+            maxValue={dose.repetitionsHigh}
+            value={dose.repetitionsLow}
+            onChange={(value) => onChange({ ...dose, repetitionsLow: value })}
+          />
+          <NumberField
+            label="Repetitions to"
+            minValue={dose.repetitionsLow}
+            maxValue={repetitions.max}
+            value={dose.repetitionsHigh}
+            onChange={(value) => onChange({ ...dose, repetitionsHigh: value })}
+          />
+          <NumberField
+            label="Lower"
+            unit="s"
+            minValue={tempoS.min}
+            maxValue={tempoS.max}
+            value={dose.tempo.lowerS}
+            onChange={(lowerS) => tempo({ lowerS })}
+          />
+          <NumberField
+            label="Rest at the bottom"
+            unit="s"
+            minValue={tempoS.min}
+            maxValue={tempoS.max}
+            value={dose.tempo.pauseS}
+            onChange={(pauseS) => tempo({ pauseS })}
+          />
+          <NumberField
+            label="Rise"
+            unit="s"
+            minValue={riseS.min}
+            maxValue={riseS.max}
+            value={dose.tempo.riseS}
+            onChange={(value) => tempo({ riseS: value })}
+          />
+          <NumberField
+            label="Between sets"
+            unit="s"
+            step={15}
+            minValue={restS.min}
+            maxValue={restS.max}
+            value={dose.restS}
+            onChange={(value) => onChange({ ...dose, restS: value })}
+          />
+        </Fields>
+        <Button $tone="primary" onPress={() => setOpen(false)}>
+          Done
+        </Button>
+      </Ask>
+    </Stack>
+  );
+}

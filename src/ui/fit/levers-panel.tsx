@@ -1,0 +1,84 @@
+"use client";
+import { Label, Slider, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
+import styled from "styled-components";
+import { type LeverId, type Setting, type Variation } from "../../core";
+import { leverName, leverValueText } from "../text/lever-text";
+import type { UnitSystem } from "../text/quantity-text";
+import { color, font, media } from "../theme/tokens";
+
+const Panel = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  border-top: 1px solid ${color.fogDeep};
+  background: ${color.paper};
+`;
+const Lever = styled(Slider)`
+  flex: 1 1 120px;
+  display: grid;
+  gap: 1px;
+  padding: 8px 14px 4px;
+  border-right: 1px solid ${color.fogDeep};
+  &:last-child {
+    border-right: 0;
+  }
+  output {
+    font: 700 19px ${font.head};
+    font-variant-numeric: tabular-nums;
+  }
+  .track {
+    position: relative;
+    height: 30px;
+    ${media.upright} {
+      height: 44px;
+    }
+  }
+  .track::before {
+    content: "";
+    position: absolute;
+    inset: calc(50% - 2px) 0;
+    background: ${color.fogDeep};
+    border-radius: 2px;
+  }
+  .thumb {
+    top: 50%;
+    width: 22px;
+    height: 22px;
+    border-radius: 3px;
+    background: ${color.marine};
+  }
+`;
+
+/** The levers of the picked variation as sliders, by the increments on hand. */
+export function LeversPanel(props: {
+  variation: Variation;
+  setting: Setting;
+  increments: Readonly<Record<LeverId, number>>;
+  side: string;
+  units: UnitSystem;
+  onLever: (lever: LeverId, value: number) => void;
+}) {
+  const { variation, setting, increments, units, side, onLever } = props;
+  return (
+    <Panel role="group" aria-label="Levers">
+      {variation.levers.map(({ lever, min, max, start }) => {
+        const name = lever === "shareFraction" ? `${leverName(lever)}, ${side} leg` : leverName(lever);
+        return (
+          <Lever
+            key={lever}
+            minValue={min}
+            maxValue={max}
+            step={increments[lever]}
+            value={setting[lever] ?? start}
+            onChange={(value) => onLever(lever, value as number)}
+          >
+            <Label>{name}</Label>
+            <SliderOutput>{({ state }) => leverValueText(lever, state.values[0] ?? 0, units)}</SliderOutput>
+            <SliderTrack className="track">
+              <SliderThumb className="thumb" aria-label={name} />
+            </SliderTrack>
+          </Lever>
+        );
+      })}
+    </Panel>
+  );
+}

@@ -1,0 +1,103 @@
+"use client";
+import { useDeferredValue, useEffect, useMemo, useState } from "react";
+import { wrap } from "comlink";
+import {
+  type Candidate,
+  type Dose,
+  type FitContext,
+  judge,
+  type Judgement,
+  type LeverId,
+  type Move,
+  nextStep,
+  type Setting,
+  stairAround,
+  startSetting,
+  type Step,
+  type Tread,
+  type Variation,
+  variationById,
+  withLever,
+} from "../../core";
+import type { FitWorker } from "../../workers/fit.worker";
+
+export interface Plan {
+  variationId: string;
+  setting: Setting;
+  dose: Dose;
+}
+
+const STAIR = { down: 2, up: 6 };
+
+/** Candidates from the worker, searched anew when the share under the leg changes; null until the first answer. */
+function useCandidates(context: FitContext, shareFraction: number | undefined): Candidate[] | null {
+  const [candidates, setCandidates] = useState<Candidate[] | null>(null);
+  useEffect(() => {
+    const worker = new Worker(new URL("../../workers/fit.worker.ts", import.meta.url), { type: "module" });
+    let isCurrent = true;
+    const known = shareFraction === undefined ? {} : { shareFraction };
+    void wrap<FitWorker>(worker)
+      .search(context, known)
+      .then((found) => isCurrent && setCandidates(found));
+    return () => {
+      isCurrent = false;
+      worker.terminate();
+    };
+  }, [context, shareFraction]);
+  return candidates;
+}
+
+export interface Fit {
+  candidates: Candidate[] | null;
+  variation: Variation;
+  setting: Setting;
+  judgement: Judgement;
+  dose: Dose;
+  stair: readonly Tread[];
+  steps: Record<Move, Step | null>;
+  pick: (variationId: string) => void;
+  setLever: (lever: LeverId, value: number) => void;
+  setSetting: (setting: Setting) => void;
+  setDose: (dose: Dose) => void;
+}
+
+/** The state of the Fit screen: what is picked and set. Everything else is computed from it on every change. */
+export function useFit(context: FitContext, plan: Plan | null): Fit {
+  const [settings, setSettings] = useState<Record<string, Setting>>(plan ? { [plan.variationId]: plan.setting } : {});
+  const [doses, setDoses] = useState<Record<string, Dose>>(plan ? { [plan.variationId]: plan.dose } : {});
+  const [pickedId, setPickedId] = useState<string | null>(plan?.variationId ?? null);
+  const [shareFraction, setShare] = useState<number | undefined>(plan?.setting.shareFraction);
+  const candidates = useCandidates(context, shareFraction);
+
+  const variation = variationById(pickedId ?? candidates?.[0]?.variationId ?? "raised-sit-to-stand");
+  const setting =
+    settings[variation.id] ?? candidates?.find(({ variationId }) => variationId === variation.id)?.setting ?? startSetting(variation);
+  const judgement = useMemo(() => judge(context, variation, setting), [context, variation, setting]);
+  const settled = useDeferredValue(setting); // the stair may lag a drag by a frame
+  const stair = useMemo(() => stairAround(context, variation, settled, STAIR), [context, variation, settled]);
+  const steps = useMemo(
+    () => ({ ease: nextStep(context, variation, settled, "ease"), build: nextStep(context, variation, settled, "build") }),
+    [context, variation, settled],
+  );
+
+  const setSetting = (next: Setting): void => {
+    setPickedId(variation.id);
+    setSettings((all) => ({ ...all, [variation.id]: next }));
+  };
+  return {
+    candidates,
+    variation,
+    setting,
+    judgement,
+    dose: doses[variation.id] ?? variation.dose,
+    stair,
+    steps,
+    pick: setPickedId,
+    setSetting,
+    setLever: (lever, value) => {
+      setSetting(withLever(setting, lever, value));
+      if (lever === "shareFraction") setShare(value);
+    },
+    setDose: (dose) => setDoses((all) => ({ ...all, [variation.id]: dose })),
+  };
+}

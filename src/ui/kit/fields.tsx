@@ -1,0 +1,268 @@
+"use client";
+import type { ReactNode } from "react";
+import {
+  Checkbox,
+  FieldError,
+  Group,
+  Button as AriaButton,
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  NumberField as AriaNumberField,
+  type NumberFieldProps,
+  Popover,
+  Radio,
+  RadioGroup,
+  Select,
+  SelectValue,
+  Text,
+  TextArea,
+  TextField as AriaTextField,
+  type TextFieldProps,
+} from "react-aria-components";
+import { ChevronDown } from "lucide-react";
+import styled, { css } from "styled-components";
+import { color, size } from "../theme/tokens";
+
+const column = css`
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+`;
+const box = css`
+  min-height: ${size.target};
+  padding: 8px 10px;
+  border: 1px solid ${color.inkSoft};
+  border-radius: ${size.radius};
+  background: ${color.paper};
+  &[data-invalid] {
+    border-color: ${color.oxide};
+  }
+`;
+const FieldLabel = styled(Label)`
+  font-weight: 700;
+`;
+const Hint = styled(Text)`
+  color: ${color.inkSoft};
+`;
+const Problem = styled(FieldError)`
+  color: ${color.oxide};
+`;
+const TextShell = styled(AriaTextField)`
+  ${column}
+`;
+const TextInput = styled(Input)`
+  ${box}
+`;
+const LongInput = styled(TextArea)`
+  ${box}
+  min-height: 72px;
+`;
+
+export function TextField({ label, hint, long, ...props }: TextFieldProps & { label: string; hint?: string; long?: boolean }) {
+  return (
+    <TextShell {...props}>
+      <FieldLabel>{label}</FieldLabel>
+      {long ? <LongInput /> : <TextInput />}
+      {hint && <Hint slot="description">{hint}</Hint>}
+      <Problem />
+    </TextShell>
+  );
+}
+
+const NumberShell = styled(AriaNumberField)`
+  ${column}
+`;
+const NumberBox = styled(Group)`
+  display: flex;
+  align-items: center;
+  max-width: 190px;
+  border: 1px solid ${color.inkSoft};
+  border-radius: ${size.radius};
+  background: ${color.paper};
+  &[data-invalid] {
+    border-color: ${color.oxide};
+  }
+  input {
+    flex: 1;
+    min-width: 0;
+    min-height: ${size.target};
+    padding: 8px 10px;
+    border: 0;
+    background: none;
+    font-variant-numeric: tabular-nums;
+  }
+`;
+const Stepper = styled(AriaButton)`
+  width: ${size.target};
+  min-height: ${size.target};
+  border: 0;
+  background: none;
+  font-size: 20px;
+  cursor: pointer;
+  &[data-disabled] {
+    opacity: 0.35;
+  }
+`;
+
+export function NumberField({ label, hint, unit, ...props }: NumberFieldProps & { label: string; hint?: string; unit?: string }) {
+  return (
+    <NumberShell {...props}>
+      <FieldLabel>
+        {label}
+        {unit && <Hint as="span">, {unit}</Hint>}
+      </FieldLabel>
+      <NumberBox>
+        <Stepper slot="decrement">−</Stepper>
+        <Input />
+        <Stepper slot="increment">+</Stepper>
+      </NumberBox>
+      {hint && <Hint slot="description">{hint}</Hint>}
+      <Problem />
+    </NumberShell>
+  );
+}
+
+const ChoiceShell = styled(RadioGroup)`
+  ${column}
+`;
+const Choices = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+`;
+const Choice = styled(Radio)`
+  display: inline-flex;
+  align-items: center;
+  min-height: ${size.target};
+  padding: 8px 14px;
+  border: 1px solid ${color.inkSoft};
+  border-radius: ${size.radius};
+  background: ${color.paper};
+  cursor: pointer;
+  &[data-selected] {
+    border-color: ${color.marine};
+    background: ${color.marine};
+    color: ${color.paper};
+  }
+`;
+
+export interface Option<T extends string> {
+  id: T;
+  label: ReactNode;
+}
+
+/** One of a few, all in view. */
+export function ChoiceField<T extends string>(props: {
+  label: string;
+  options: readonly Option<T>[];
+  value: T | null;
+  onChange: (value: T) => void;
+}) {
+  return (
+    <ChoiceShell value={props.value} onChange={(value) => props.onChange(value as T)}>
+      <FieldLabel>{props.label}</FieldLabel>
+      <Choices>
+        {props.options.map(({ id, label }) => (
+          <Choice key={id} value={id}>
+            {label}
+          </Choice>
+        ))}
+      </Choices>
+    </ChoiceShell>
+  );
+}
+
+const SelectShell = styled(Select)`
+  ${column}
+`;
+const SelectButton = styled(AriaButton)`
+  ${box}
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  cursor: pointer;
+`;
+const Options = styled(Popover)`
+  min-width: var(--trigger-width);
+  max-height: 340px !important;
+  overflow: auto;
+  border: 1px solid ${color.marine};
+  border-radius: ${size.radius};
+  background: ${color.paper};
+`;
+const OptionItem = styled(ListBoxItem)`
+  min-height: ${size.target};
+  padding: 10px 12px;
+  cursor: pointer;
+  &[data-focused] {
+    background: ${color.brassWash};
+  }
+  &[data-selected] {
+    font-weight: 700;
+  }
+`;
+
+/** One of many. */
+export function SelectField<T extends string>(props: {
+  label: string;
+  options: readonly { id: T; label: string }[];
+  value: T;
+  onChange: (value: T) => void;
+}) {
+  return (
+    <SelectShell value={props.value} onChange={(key) => key !== null && props.onChange(String(key) as T)}>
+      <FieldLabel>{props.label}</FieldLabel>
+      <SelectButton>
+        <SelectValue />
+        <ChevronDown size={18} aria-hidden />
+      </SelectButton>
+      <Options>
+        <ListBox items={props.options}>{({ id, label }) => <OptionItem id={id}>{label}</OptionItem>}</ListBox>
+      </Options>
+    </SelectShell>
+  );
+}
+
+const CheckShell = styled(Checkbox)`
+  display: inline-flex;
+  align-items: center;
+  gap: 10px;
+  min-height: ${size.target};
+  cursor: pointer;
+  .mark {
+    display: grid;
+    place-items: center;
+    width: 24px;
+    height: 24px;
+    border: 2px solid ${color.marine};
+    border-radius: 3px;
+    background: ${color.paper};
+    font-weight: 700;
+  }
+  &[data-selected] .mark {
+    background: ${color.marine};
+    color: ${color.paper};
+  }
+`;
+
+export function CheckField({
+  label,
+  isSelected,
+  onChange,
+}: {
+  label: string;
+  isSelected: boolean;
+  onChange: (isSelected: boolean) => void;
+}) {
+  return (
+    <CheckShell isSelected={isSelected} onChange={onChange}>
+      <span className="mark" aria-hidden>
+        {isSelected ? "✓" : ""}
+      </span>
+      {label}
+    </CheckShell>
+  );
+}

@@ -1,0 +1,23 @@
+import { CalendarDate, DateFormatter, parseDate } from "@internationalized/date";
+import type { Day } from "../../core";
+
+const LOCALE = "en-GB";
+const SHORT = new DateFormatter(LOCALE, { day: "numeric", month: "short", timeZone: "UTC" });
+const LONG = new DateFormatter(LOCALE, { weekday: "long", day: "numeric", month: "long", timeZone: "UTC" });
+
+const format = (formatter: DateFormatter, day: Day): string => formatter.format(parseDate(day).toDate("UTC"));
+
+/** "12 Jan" */
+export const dayText = (day: Day): string => format(SHORT, day);
+/** "Tuesday 12 January" */
+export const longDayText = (day: Day): string => format(LONG, day);
+
+/** "today", "yesterday", "3 days ago", or the day. */
+export function agoText(day: Day, today: Day): string {
+  const days = parseDate(today).compare(parseDate(day));
+  if (days === 0) return "today";
+  if (days === 1) return "yesterday";
+  return days > 1 && days < 14 ? `${days} days ago` : dayText(day);
+}
+
+export const ageOn = (birthYear: number, today: Day): number => (parseDate(today) as CalendarDate).year - birthYear;

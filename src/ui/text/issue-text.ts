@@ -1,0 +1,39 @@
+import type { Issue } from "../../core";
+
+const FIELD_NAMES: Readonly<Record<string, string>> = {
+  name: "Name",
+  birthYear: "Year of birth",
+  heightM: "Stature",
+  massKg: "Mass",
+  seatHeightM: "Seat height",
+  shankLeanDeg: "Shin lean",
+  trunkLeanDeg: "Trunk lean",
+  shareFraction: "Share",
+  maxDeg: "Angle",
+  untilDay: "Last day",
+  reason: "Reason",
+  by: "Who",
+  role: "Role",
+  text: "Words",
+  painScore: "Pain",
+};
+
+/** A problem with an input, in the trainer's words. */
+export function issueText({ path, code, limit }: Issue): string {
+  const key = path.split(".").at(-1) ?? path;
+  const name = FIELD_NAMES[key] ?? key;
+  switch (code) {
+    case "number.min":
+      return `${name} is at least ${limit}.`;
+    case "number.max":
+      return `${name} is at most ${limit}.`;
+    case "any.required":
+    case "string.empty":
+    case "number.base":
+      return `${name} is missing.`;
+    case "string.max":
+      return `${name} has at most ${limit} characters.`;
+    default:
+      return `${name} is not something that can be used here.`;
+  }
+}
