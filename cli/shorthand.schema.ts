@@ -68,6 +68,13 @@ export const standingSpecSchema = Joi.object({
   brace: Joi.alternatives(kinds("vertical", "least"), number, Joi.object({ frac: number.required() })),
 }).or("knee", "hipHeight", "seat", "step");
 
+/** The swept key may be new, but everything above it must be in the spec. */
+const hasParent = (specKey: string) => (input: Record<string, unknown>, helpers: Joi.CustomHelpers) => {
+  const keys = String(input["path"]).split(".").slice(0, -1);
+  const parent = keys.reduce<unknown>((node, key) => (node as Record<string, unknown> | undefined)?.[key], input[specKey]);
+  return typeof parent === "object" && parent !== null ? input : helpers.error("path.parent");
+};
+
 const solveKeys = { path: Joi.string().required(), channel: Joi.string().required(), lo: number.required(), hi: number.required() };
 
 const inputs = {
@@ -80,9 +87,11 @@ const inputs = {
     from: number.required(),
     to: number.required(),
     n: number.integer().min(2).max(10_001),
-  }),
-  inverse: Joi.object({ spec: standingSpecSchema.required(), ...solveKeys, target: number.required() }),
-  equalDemand: Joi.object({ specA: standingSpecSchema.required(), specB: standingSpecSchema.required(), ...solveKeys }),
+  }).custom(hasParent("spec")),
+  inverse: Joi.object({ spec: standingSpecSchema.required(), ...solveKeys, target: number.required() }).custom(hasParent("spec")),
+  equalDemand: Joi.object({ specA: standingSpecSchema.required(), specB: standingSpecSchema.required(), ...solveKeys }).custom(
+    hasParent("specB"),
+  ),
   assistBounds: Joi.object({ spec: standingSpecSchema.required(), assists: Joi.array().items(assistSchema).required() }),
   bridge: Joi.object().unknown(),
   legPress: Joi.object().unknown(),

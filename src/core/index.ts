@@ -40,12 +40,13 @@ export * from "./fit/candidate";
 export { type Demand, demandOf, standingSettingOf, type Subject } from "./fit/demand";
 export { leverValues, rangeOf, snapSetting, withLever } from "./fit/levers";
 export { type Candidate, fitCatalogue, fitVariation, type Opening } from "./fit/search";
-export { type Move, nextStep, RISER_MAX_FRACTION, RISER_MIN_FRACTION, stairAround, type Step, type Tread } from "./fit/stair";
+export { type Move, EASE_ORDER, nextStep, RISER_MAX_FRACTION, RISER_MIN_FRACTION, stairAround, type Step, type Tread } from "./fit/stair";
 export { tightest, type Use, usesOf } from "./fit/use";
 
 // dose, floor, progress
 export { DOSE_LIMITS, doseS, repetitionS, type TempoMoment, tempoMoment } from "./dose/dose";
 export * from "./floor/events";
+export * from "./progress/check-in";
 export * from "./progress/decide";
 export * from "./progress/morning";
 

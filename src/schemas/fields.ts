@@ -7,7 +7,7 @@ export const uuid = Joi.string().uuid();
 export const side = Joi.string().valid("left", "right");
 export const words = (max: number) => Joi.string().trim().min(1).max(max);
 
-/** A lever's widest use anywhere; a variation's own range is narrower and checked by the core. */
+/** A lever's widest use anywhere; A variation's own range is narrower and checked where a rung is kept. */
 export const settingSchema = Joi.object({
   seatHeightM: within({ min: 0.2, max: 1 }),
   kneeFlexionDeg: within({ min: 0, max: 150 }),

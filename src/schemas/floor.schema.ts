@@ -6,6 +6,7 @@ const painScore = within(PAIN_SCALE);
 const repetitions = Joi.number().integer().min(0).max(200);
 const faults = Joi.array().items(Joi.string().max(60)).max(20);
 const leftInTank = Joi.number().integer().min(0).max(20);
+const endedBy = Joi.string().valid("pain-tap", "sharp", "spreading", "warning-sign");
 const kind = Joi.any();
 
 /** What one event of each kind carries. */
@@ -24,12 +25,12 @@ const bodies = {
     repetitions: repetitions.required(),
     painScore: painScore.allow(null).required(),
     faults: faults.required(),
-    endedBy: Joi.string().valid("pain-tap", "sharp", "spreading", "warning-sign").required(),
+    endedBy: endedBy.required(),
   }),
   "set-corrected": Joi.object({
     kind,
     setId: uuid.required(),
-    change: Joi.object({ repetitions, painScore, leftInTank, faults }).required(),
+    change: Joi.object({ repetitions, painScore, leftInTank, faults, endedBy }).required(),
   }),
   "set-voided": Joi.object({ kind, setId: uuid.required() }),
   eased: Joi.object({
@@ -43,6 +44,7 @@ const bodies = {
   }),
   "ease-undone": Joi.object({ kind, easedEventId: uuid.required() }),
   "warning-sign": Joi.object({ kind, sign: Joi.string().max(40).required() }),
+  "warning-withdrawn": Joi.object({ kind }),
   "session-ended": Joi.object({ kind }),
 } satisfies Record<FloorEvent["body"]["kind"], Joi.ObjectSchema>;
 

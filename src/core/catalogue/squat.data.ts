@@ -95,7 +95,7 @@ export const SQUATS = [
     equipment: ["chair", "pads"],
     cautions: ["Should feel fairly easy at first."],
     easier: ["very-high-sit-to-stand"],
-    harder: ["plain-chair-sit-to-stand", "cushion-squat"],
+    harder: ["plain-chair-sit-to-stand", "cushion-squat", "counter-held-mini-squat"],
     dose: dose(2, 8, 12, 3, 1, 60),
     ladderPlace: 2,
   },

@@ -78,6 +78,14 @@ export interface Variation {
 
 export const isHarder = (lever: LeverId, from: number, to: number): boolean => (LEVERS[lever].harder === "more" ? to > from : to < from);
 
+/** Whether a set-up has just the levers of this variation, each within its range. */
+export const isSettingOf = (variation: Variation, setting: Setting): boolean =>
+  Object.keys(setting).every((lever) => variation.levers.some((range) => range.lever === lever)) &&
+  variation.levers.every(({ lever, min, max }) => {
+    const value = setting[lever];
+    return value === undefined || (value >= min - 1e-9 && value <= max + 1e-9);
+  });
+
 export const hasLever = (variation: Variation, lever: LeverId): boolean => variation.levers.some((range) => range.lever === lever);
 
 export const startSetting = (variation: Variation): Setting =>

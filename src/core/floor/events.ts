@@ -14,11 +14,17 @@ export type FloorEventBody =
       faults: string[];
       endedBy: PerformedSet["endedBy"];
     }
-  | { kind: "set-corrected"; setId: string; change: { repetitions?: number; painScore?: number; leftInTank?: number; faults?: string[] } }
+  | {
+      kind: "set-corrected";
+      setId: string;
+      change: { repetitions?: number; painScore?: number; leftInTank?: number; faults?: string[]; endedBy?: PerformedSet["endedBy"] };
+    }
   | { kind: "set-voided"; setId: string }
   | { kind: "eased"; itemId: string; lever: LeverId; from: number; to: number }
   | { kind: "ease-undone"; easedEventId: string }
   | { kind: "warning-sign"; sign: string }
+  /** A mis-tap, said so at once: kept with the sign it takes back. */
+  | { kind: "warning-withdrawn" }
   | { kind: "session-ended" };
 
 export interface FloorEvent {
@@ -83,6 +89,9 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         break;
       case "warning-sign":
         state.warningSigns.push(body.sign);
+        break;
+      case "warning-withdrawn":
+        state.warningSigns = [];
         break;
       case "session-ended":
         state.endedAt = occurredAt;

@@ -5,7 +5,17 @@ import type { Scope } from "../scope";
 
 /** A step of the loop that could not be taken, as data; sentences in src/ui/text. */
 export type Refusal =
-  | { code: "no-such-client" | "no-body" | "no-plan" | "no-such-session" | "already-decided" | "closed-needs-note" | "morning-too-early" }
+  | {
+      code:
+        | "no-such-client"
+        | "no-body"
+        | "no-plan"
+        | "no-such-session"
+        | "already-decided"
+        | "closed-needs-note"
+        | "setting-out-of-range"
+        | "morning-too-early";
+    }
   | { code: "warning-open"; day: string }
   | { code: "blocked-by-limit" }
   | { code: "measure-again" | "seat-out-of-reach" }

@@ -7,6 +7,7 @@ import {
   type DecisionMove,
   type Dose,
   fitContextOf,
+  isSettingOf,
   judge,
   openWarning,
   overruleRefusal,
@@ -29,7 +30,9 @@ async function keepJudged(
   const context = fitContextOf(record, day, kit);
   const measure = record.measures.at(-1);
   if (!context || !measure) return refuse({ code: "no-body" });
-  const judgement = judge(context, variationById(variationId), setting);
+  const variation = variationById(variationId);
+  if (!isSettingOf(variation, setting)) return refuse({ code: "setting-out-of-range" });
+  const judgement = judge(context, variation, setting);
   if (judgement.pose === null) {
     const [reason] = judgement.reasons;
     return refuse({ code: "pose-impossible", reason: reason.code === "pose-impossible" ? reason.reason : reason.code });

@@ -150,7 +150,7 @@ export function FitScreen(props: FitScreenProps) {
             No ceiling yet: measure one calm seat under Limits, and every figure here becomes a share of what this joint can take.
           </Notice>
         )}
-        <Columns $template="272px minmax(0, 1fr) 330px" style={{ marginTop: props.isStopped || context.ceilings.length === 0 ? 12 : 0 }}>
+        <Columns $template="292px minmax(0, 1fr) 330px" style={{ marginTop: props.isStopped || context.ceilings.length === 0 ? 12 : 0 }}>
           <Stack as="section" aria-label="Variations" $gap={4}>
             <VariationList
               candidates={fit.candidates}

@@ -48,7 +48,8 @@ const Figures = styled.span<{ $closed: boolean }>`
   display: grid;
   justify-items: end;
   align-content: center;
-  padding: 4px 9px;
+  padding: 4px 8px 4px 4px;
+  white-space: nowrap;
   font-variant-numeric: tabular-nums;
   ${({ $closed }) => $closed && `color: ${color.oxide};`}
 `;

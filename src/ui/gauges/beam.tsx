@@ -1,8 +1,8 @@
 "use client";
 import { color } from "../theme/tokens";
 
-const WIDTH = 158;
-const CEILING_X = 112;
+const WIDTH = 112;
+const CEILING_X = 78;
 const MIDDLE_Y = 22;
 
 const x = (use: number): number => Math.max(4, Math.min(WIDTH - 6, use * CEILING_X));
@@ -43,7 +43,7 @@ export function Beam({ low, head, high }: { low: number; head: number; high: num
 
 /** A channel that limits nothing: its place in the range that squats usually ask, with no fulcrum. */
 export function TypicalScale({ value, p5, p95 }: { value: number; p5: number; p95: number }) {
-  const at = (v: number): number => 18 + Math.max(0, Math.min(1.15, (v - p5) / (p95 - p5))) * 108;
+  const at = (v: number): number => 12 + Math.max(0, Math.min(1.15, (v - p5) / (p95 - p5))) * 76;
   return (
     <svg viewBox={`0 0 ${WIDTH} 30`} width="100%" height="30" aria-hidden>
       <line x1={2} x2={WIDTH - 2} y1={16} y2={16} stroke="#8fa3ab" strokeWidth={1.6} strokeLinecap="round" />

@@ -109,7 +109,9 @@ function CeilingLine({ ceiling, isProvisional, children }: { ceiling: Ceiling; i
   return (
     <Line>
       <span>
-        <strong>{standsInFor ? `${jointText(channel, side)}, for the kneecap past 90°` : jointText(channel, side)}</strong>
+        <strong style={{ textTransform: "capitalize" }}>
+          {standsInFor ? `${jointText(channel, side)}, for the kneecap past 90°` : jointText(channel, side)}
+        </strong>
         <br />
         <Soft>
           from a {from}, {dayText(fromDay)}

@@ -111,6 +111,8 @@ export function refusalText(refusal: { code: string; reason?: string; day?: stri
       return "This session is not this client's.";
     case "already-decided":
       return "This session was decided already, perhaps on another tablet. Reload to see it.";
+    case "setting-out-of-range":
+      return "This set-up is outside what this variation is for.";
     case "closed-needs-note":
       return "This is past a ceiling. Say why you keep it all the same.";
     case "morning-too-early":

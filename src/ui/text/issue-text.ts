@@ -16,6 +16,12 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   role: "Role",
   text: "Words",
   painScore: "Pain",
+  sex: "Body tables",
+  side: "Side",
+  complaint: "What hurts",
+  baselinePainScore: "Usual morning pain",
+  painLimitScore: "Pain agreed during a set",
+  note: "Note",
 };
 
 /** A problem with an input, in the trainer's words. */
@@ -30,7 +36,11 @@ export function issueText({ path, code, limit }: Issue): string {
     case "any.required":
     case "string.empty":
     case "number.base":
+    case "string.base":
+    case "any.only":
       return `${name} is missing.`;
+    case "day.before":
+      return "The last day is before the first.";
     case "string.max":
       return `${name} has at most ${limit} characters.`;
     default:

@@ -39,7 +39,7 @@ export function leverValueText(lever: LeverId, value: number, units: UnitSystem)
 export function settingText({ seatHeightM, kneeFlexionDeg, handForceN, loadKg }: Setting, units: UnitSystem): string {
   const parts = [
     seatHeightM !== undefined && `seat ${lengthText(seatHeightM, units)}`,
-    kneeFlexionDeg !== undefined && `to ${angleText(kneeFlexionDeg)} of bend`,
+    kneeFlexionDeg !== undefined && `bend ${angleText(kneeFlexionDeg)}`,
     handForceN !== undefined && (handForceN > 0 ? `hands ${handText(handForceN, units)}` : "hands free"),
     loadKg !== undefined && (loadKg > 0 ? `${massText(loadKg, units)} in hand` : "no load"),
   ];

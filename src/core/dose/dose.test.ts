@@ -1,0 +1,23 @@
+import { expect, test } from "vitest";
+import type { Dose } from "../catalogue/variation";
+import { doseS, tempoMoment } from "./dose";
+
+const DOSE: Dose = { setCount: 3, repetitionsLow: 8, repetitionsHigh: 12, tempo: { lowerS: 3, pauseS: 1, riseS: 2 }, restS: 90 };
+
+test("time at the top of the range, with rest between sets and none after the last", () => expect(doseS(DOSE)).toBe(3 * 12 * 6 + 2 * 90));
+
+test.each([
+  [0, 0, "lower", 3],
+  [2.5, 0, "lower", 1],
+  [3, 0, "pause", 1],
+  [4.2, 0, "rise", 2],
+  [6, 1, "lower", 3],
+  [71.9, 11, "rise", 1],
+] as const)("%d s into a set: %d done, %s, %d left", (elapsedS, repetitions, phase, leftS) => {
+  expect(tempoMoment(DOSE, elapsedS)).toMatchObject({ repetitions, phase, leftS });
+});
+
+test("a phase of no length is skipped", () => {
+  const noPause: Dose = { ...DOSE, tempo: { lowerS: 3, pauseS: 0, riseS: 2 } };
+  expect(tempoMoment(noPause, 3).phase).toBe("rise");
+});

@@ -1,0 +1,246 @@
+import { UniqueConstraintViolationException } from "@mikro-orm/core";
+import type { MikroORM } from "@mikro-orm/postgresql";
+import { v4 as newUuid } from "uuid";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { currentPlan, DEFAULT_KIT, type Limit, variationById } from "../../core";
+import { addDecision } from "../repos/plan.repo";
+import { addClearance, addLimit, liftLimit, listClients } from "../repos/client.repo";
+import { appendFloorEvents } from "../repos/floor.repo";
+import { loadRecord } from "../repos/record.repo";
+import type { Scope } from "../scope";
+import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
+import { recordCalmPose } from "./calibrate";
+import { answerMorning } from "./morning";
+import { decideSession, keepRung, openSession } from "./plan";
+
+let orm: MikroORM;
+beforeAll(async () => {
+  orm = await openTestDatabase();
+});
+afterAll(() => orm.close());
+
+const recordOf = async ({ scope, clientId }: TestStudio) => {
+  const record = await inTest(orm, (em) => loadRecord(scope, em, clientId));
+  if (!record) throw new Error("no record");
+  return record;
+};
+const calm = { painScore: 2, newSwelling: false, warningSigns: [] };
+
+/** Three clean sets with three left in the tank. */
+async function trainWell({ scope }: TestStudio, { sessionId, itemId }: { sessionId: string; itemId: string }, day: string): Promise<void> {
+  const at = (second: number): string =>
+    new Date(`${day}T16:00:00Z`).toISOString().replace("00.000", `${String(second).padStart(2, "0")}.000`);
+  const sets = [1, 2, 3].map((i) => {
+    const body = {
+      kind: "set-ended",
+      setId: newUuid(),
+      itemId,
+      setting: {},
+      repetitions: 12,
+      painScore: 1,
+      faults: [],
+      endedBy: "pain-tap",
+    } as const;
+    return { id: newUuid(), deviceId: "t", sessionId, occurredAt: at(i), body: { ...body, faults: [] } };
+  });
+  const lastSetId = sets[2]?.body.setId ?? "";
+  const tank = {
+    id: newUuid(),
+    deviceId: "t",
+    sessionId,
+    occurredAt: at(9),
+    body: { kind: "set-corrected" as const, setId: lastSetId, change: { leftInTank: 3 } },
+  };
+  await inTest(orm, (em) => appendFloorEvents(scope, em, [...sets, tank], new Date()));
+}
+
+async function session(studio: TestStudio, day: string, nextDay: string): Promise<string> {
+  const opened = await inTest(orm, (em) => openSession(studio.scope, em, studio.clientId, day));
+  if (!opened.ok) throw new Error(opened.refusal.code);
+  const itemId = (await recordOf(studio)).sessions.find(({ id }) => id === opened.sessionId)?.items[0]?.id ?? "";
+  await trainWell(studio, { sessionId: opened.sessionId, itemId }, day);
+  await inTest(orm, (em) => answerMorning(studio.scope, em, studio.clientId, { ...calm, sessionId: opened.sessionId }, nextDay));
+  return opened.sessionId;
+}
+const decide = (
+  studio: TestStudio,
+  sessionId: string,
+  day: string,
+  more: { move?: "ease" | "hold" | "build" | null; note?: string } = {},
+) =>
+  inTest(orm, (em) =>
+    decideSession(studio.scope, em, studio.clientId, { sessionId, move: more.move ?? null, note: more.note ?? "" }, day, DEFAULT_KIT),
+  );
+
+describe("the loop on the database", () => {
+  test("goes from a kept rung over two good sessions to one lever built", async () => {
+    const studio = await makeStudio(orm);
+    await openTestSession(orm, studio, "2026-10-06");
+    const before = currentPlan(await recordOf(studio))?.rung.setting;
+    const first = await session(studio, "2026-10-06", "2026-10-07");
+    expect(await decide(studio, first, "2026-10-07")).toEqual({ ok: true });
+    const second = await session(studio, "2026-10-09", "2026-10-10");
+    expect(await decide(studio, second, "2026-10-10")).toEqual({ ok: true });
+    const record = await recordOf(studio);
+    expect(record.decisions.map(({ move, rule }) => [move, rule])).toEqual([
+      ["hold", "earned-once"],
+      ["build", "earned"],
+    ]);
+    const after = currentPlan(record)?.rung.setting;
+    const changed = Object.keys(before ?? {}).filter((lever) => before?.[lever as "loadKg"] !== after?.[lever as "loadKg"]);
+    expect(changed).toEqual([record.decisions[1]?.step?.lever]);
+  });
+
+  test("decides a session once, even when two tablets decide together", async () => {
+    const studio = await makeStudio(orm);
+    await openTestSession(orm, studio, "2026-10-06");
+    const id = await session(studio, "2026-10-06", "2026-10-07");
+    await decide(studio, id, "2026-10-07");
+    expect(await decide(studio, id, "2026-10-07")).toMatchObject({ ok: false, refusal: { code: "already-decided" } });
+    const prescriptionId = (await recordOf(studio)).prescriptions.at(-1)?.id ?? "";
+    const racing = {
+      sessionId: id,
+      prescriptionId,
+      day: "2026-10-07",
+      move: "hold",
+      overruled: null,
+      rule: "earned-once",
+      reasons: [{ code: "no-session" }],
+      step: null,
+      nextRungId: null,
+      note: "",
+    } as const;
+    await expect(inTest(orm, (em) => addDecision(studio.scope, em, studio.clientId, racing))).rejects.toThrow(
+      UniqueConstraintViolationException,
+    );
+  });
+
+  test("takes an overruling with a note, and keeps what the rules said", async () => {
+    const studio = await makeStudio(orm);
+    await openTestSession(orm, studio, "2026-10-06");
+    const id = await session(studio, "2026-10-06", "2026-10-07");
+    expect(await decide(studio, id, "2026-10-07", { move: "build" })).toMatchObject({ ok: false, refusal: { reason: "note-missing" } });
+    expect(await decide(studio, id, "2026-10-07", { move: "build", note: "felt easy" })).toEqual({ ok: true });
+    expect((await recordOf(studio)).decisions[0]).toMatchObject({ move: "build", overruled: "hold", note: "felt easy" });
+  });
+
+  test("keeps nothing past a limit, and past a ceiling only with a note", async () => {
+    const studio = await makeStudio(orm);
+    const limit: Omit<Limit, "id" | "lift"> = {
+      rule: { kind: "knee-bend", maxDeg: 95 },
+      side: "right",
+      owner: { kind: "clinician", name: "surgeon" },
+      fromDay: "2026-10-01",
+      untilDay: "2026-10-20",
+    };
+    await inTest(orm, (em) => addLimit(studio.scope, em, studio.clientId, limit));
+    const keep = (seatHeightM: number, note: string, day = "2026-10-06") => {
+      const chair = variationById("raised-sit-to-stand");
+      return inTest(orm, (em) =>
+        keepRung(
+          studio.scope,
+          em,
+          studio.clientId,
+          { variationId: chair.id, setting: { seatHeightM, shareFraction: 0.5 }, dose: chair.dose, note },
+          day,
+          DEFAULT_KIT,
+        ),
+      );
+    };
+    expect(await keep(0.47, "she insists")).toMatchObject({ refusal: { code: "blocked-by-limit" } });
+    expect(await keep(0.47, "she insists", "2026-11-20")).toMatchObject({ refusal: { code: "blocked-by-limit" } }); // past its date: ask
+    expect(await keep(0.55, "")).toMatchObject({ refusal: { code: "closed-needs-note" } });
+    expect(await keep(0.55, "her own sofa")).toEqual({ ok: true });
+    expect(await keep(0.9, "")).toMatchObject({ refusal: { code: "setting-out-of-range" } });
+    const limitId = (await recordOf(studio)).limits[0]?.id ?? "";
+    await inTest(orm, (em) =>
+      liftLimit(studio.scope, em, limitId, { by: "Dr Vane", role: "surgeon", day: "2026-11-21", reason: "healed" }),
+    );
+    expect(await keep(0.47, "cleared", "2026-11-21")).toEqual({ ok: true });
+  });
+
+  test("stops at a warning sign until a clearance is recorded", async () => {
+    const studio = await makeStudio(orm);
+    await openTestSession(orm, studio, "2026-10-06");
+    const id = await session(studio, "2026-10-06", "2026-10-07");
+    await inTest(orm, (em) =>
+      answerMorning(studio.scope, em, studio.clientId, { ...calm, sessionId: id, warningSigns: ["faint"] }, "2026-10-08"),
+    );
+    expect(await decide(studio, id, "2026-10-08", { move: "hold", note: "she is fine" })).toMatchObject({
+      refusal: { reason: "warning-sign" },
+    });
+    const open = () => inTest(orm, (em) => openSession(studio.scope, em, studio.clientId, "2026-10-09"));
+    expect(await open()).toMatchObject({ refusal: { code: "warning-open" } });
+    await inTest(orm, (em) =>
+      addClearance(studio.scope, em, studio.clientId, { by: "Dr Vane", role: "family doctor", day: "2026-10-09", note: "" }),
+    );
+    expect(await open()).toMatchObject({ ok: true });
+  });
+
+  test("does not take a morning of the same day", async () => {
+    const studio = await makeStudio(orm);
+    const { sessionId } = await openTestSession(orm, studio, "2026-10-06");
+    const answered = await inTest(orm, (em) => answerMorning(studio.scope, em, studio.clientId, { ...calm, sessionId }, "2026-10-06"));
+    expect(answered).toMatchObject({ refusal: { code: "morning-too-early" } });
+  });
+
+  test("asks to measure again rather than set a ceiling from an impossible pose", async () => {
+    const studio = await makeStudio(orm);
+    const pose = {
+      id: newUuid(),
+      day: "2026-10-05",
+      side: "right",
+      limitedBy: "knee",
+      variationId: "raised-sit-to-stand",
+      setting: { seatHeightM: 0.58 },
+      shareFraction: null,
+      shankLeanDeg: 40,
+      trunkLeanDeg: 75,
+    } as const;
+    expect(await inTest(orm, (em) => recordCalmPose(studio.scope, em, studio.clientId, pose))).toMatchObject({
+      refusal: { code: "measure-again" },
+    });
+  });
+});
+
+describe("another studio", () => {
+  test("sees none of this one's clients and can do nothing with their ids", async () => {
+    const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
+    const { sessionId } = await openTestSession(orm, mine, "2026-10-06");
+    const as = (scope: Scope) => ({ scope, clientId: mine.clientId });
+    expect(await inTest(orm, (em) => loadRecord(theirs.scope, em, mine.clientId))).toBeNull();
+    expect((await inTest(orm, (em) => listClients(theirs.scope, em))).map(({ id }) => id)).toEqual([theirs.clientId]);
+    const chair = variationById("raised-sit-to-stand");
+    const choice = { variationId: chair.id, setting: { seatHeightM: 0.64 }, dose: chair.dose, note: "" };
+    const refused = { ok: false, refusal: { code: "no-such-client" } };
+    expect(await inTest(orm, (em) => keepRung(theirs.scope, em, mine.clientId, choice, "2026-10-06", DEFAULT_KIT))).toEqual(refused);
+    expect(await inTest(orm, (em) => openSession(theirs.scope, em, mine.clientId, "2026-10-06"))).toEqual(refused);
+    expect(await decide(as(theirs.scope), sessionId, "2026-10-07")).toEqual(refused);
+    expect(await inTest(orm, (em) => answerMorning(theirs.scope, em, mine.clientId, { ...calm, sessionId }, "2026-10-07"))).toEqual(
+      refused,
+    );
+  });
+
+  test("cannot write a row that points into this one: the foreign keys carry the studio", async () => {
+    const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
+    const limit: Omit<Limit, "id" | "lift"> = {
+      rule: { kind: "no-load-on-back" },
+      side: "both",
+      owner: { kind: "client", name: "x" },
+      fromDay: "2026-10-01",
+      untilDay: null,
+    };
+    await expect(inTest(orm, (em) => addLimit(theirs.scope, em, mine.clientId, limit))).rejects.toThrow(/foreign key/);
+  });
+});
+
+describe("the application's role", () => {
+  test("is no superuser and can neither delete nor rewrite facts", async () => {
+    const run = (sql: string) => orm.em.fork().getConnection().execute(sql);
+    expect(await run("select usesuper from pg_user where usename = current_user")).toEqual([{ usesuper: false }]);
+    await expect(run("delete from floor_event")).rejects.toThrow(/permission denied/);
+    await expect(run("update decision set move = 'build'")).rejects.toThrow(/permission denied/);
+    await expect(run("update client_limit set until_day = null")).rejects.toThrow(/permission denied/);
+    await expect(run("drop table client")).rejects.toThrow(/owner/);
+  });
+});

@@ -1,0 +1,180 @@
+import Joi from "joi";
+import {
+  type BodyMeasure,
+  CATALOGUE,
+  type CalmPose,
+  type Ceiling,
+  type ChannelId,
+  CHANNELS,
+  DEFAULT_KIT,
+  type Day,
+  type Dose,
+  type Equipment,
+  LEVERS,
+  type LeverId,
+  type Limit,
+  LOAD_CHANNELS,
+  type PostureRule,
+  type SessionOutcome,
+  type Setting,
+  SHANK_RULES,
+  type Side,
+} from "../core";
+import { bodyMeasureSchema } from "./body.schema";
+import { day, settingSchema, side, within } from "./fields";
+import { doseSchema } from "./plan.schema";
+
+/** Input of the core's command line: one client, one day, as plain data. */
+const variationId = Joi.string().valid(...CATALOGUE.map(({ id }) => id));
+const lever = Joi.string().valid(...Object.keys(LEVERS));
+const channelSide = Joi.string().valid("left", "right", "both");
+
+export const postureSchema = Joi.alternatives().conditional(".kind", {
+  is: "measured",
+  then: Joi.object({
+    kind: Joi.string().valid("measured").required(),
+    kneeFlexionDeg: within({ min: 10, max: 150 }).required(),
+    shankLeanDeg: within({ min: 0, max: 45 }).required(),
+    pressureFraction: within({ min: 0.05, max: 0.95 }).required(),
+  }),
+  otherwise: Joi.object({
+    kind: Joi.string().valid("named").required(),
+    name: Joi.string()
+      .valid(...Object.keys(SHANK_RULES))
+      .required(),
+  }),
+});
+
+const ruleSchema = Joi.object({
+  kind: Joi.string().valid("knee-bend", "shin-forward", "no-load-on-back", "own-words").required(),
+  maxDeg: Joi.number().when("kind", { is: Joi.valid("knee-bend", "shin-forward"), then: Joi.required(), otherwise: Joi.forbidden() }),
+  text: Joi.string().when("kind", { is: "own-words", then: Joi.required(), otherwise: Joi.forbidden() }),
+});
+
+const limitSchema = Joi.object({
+  id: Joi.string().required(),
+  rule: ruleSchema.required(),
+  side: channelSide.required(),
+  owner: Joi.object({ kind: Joi.string().valid("clinician", "rule", "client").required(), name: Joi.string().required() }).required(),
+  fromDay: day.required(),
+  untilDay: day.allow(null).required(),
+  lift: Joi.object({ by: Joi.string().required(), role: Joi.string().required(), day: day.required(), reason: Joi.string().required() })
+    .allow(null)
+    .required(),
+});
+
+const calmPoseSchema = Joi.object({
+  side: side.required(),
+  limitedBy: Joi.string().valid("kneecap", "knee", "hip", "low-back").required(),
+  variationId: variationId.required(),
+  setting: settingSchema.required(),
+  shareFraction: within({ min: 0.2, max: 0.8 }).allow(null).required(),
+});
+
+const ceilingSchema = Joi.object({
+  id: Joi.string().required(),
+  channel: Joi.string()
+    .valid(...LOAD_CHANNELS)
+    .required(),
+  side: channelSide.required(),
+  value: Joi.number().positive().required(),
+  source: Joi.object({ kind: Joi.string().valid("calm-pose", "history").required(), id: Joi.string().required() }).required(),
+  standsInFor: Joi.string().valid("kneecapStress").allow(null).required(),
+  fromDay: day.required(),
+  share: Joi.object({ fraction: within({ min: 0.2, max: 0.8 }).required(), measured: Joi.boolean().required() }).required(),
+});
+
+const increment = Joi.number().positive();
+const subjectKeys = { body: bodyMeasureSchema.required(), posture: postureSchema, leadSide: side.required() };
+
+export interface SubjectInput {
+  body: BodyMeasure;
+  posture?: PostureRule;
+  leadSide: Side;
+}
+
+export interface DemandInput extends SubjectInput {
+  variationId: string;
+  setting: Setting;
+}
+export const demandInputSchema = Joi.object<DemandInput>({
+  ...subjectKeys,
+  variationId: variationId.required(),
+  setting: settingSchema.required(),
+}).required();
+
+export interface SolveInput extends DemandInput {
+  lever: LeverId;
+  low: number;
+  high: number;
+  channel: ChannelId;
+  side: "left" | "right" | "both";
+  target: number;
+  increment?: number;
+}
+export const solveInputSchema = demandInputSchema.append<SolveInput>({
+  lever: lever.required(),
+  low: Joi.number().required(),
+  high: Joi.number().greater(Joi.ref("low")).required(),
+  channel: Joi.string()
+    .valid(...Object.keys(CHANNELS))
+    .required(),
+  side: channelSide.required(),
+  target: Joi.number().required(),
+  increment,
+});
+
+export interface FitInput extends SubjectInput {
+  limits?: Limit[];
+  ceilings?: Ceiling[];
+  calmPose?: Omit<CalmPose, "id" | "day" | "variation"> & { variationId: string };
+  today: Day;
+  increments?: Partial<Record<LeverId, number>>;
+  equipment?: Equipment[];
+  targetUseFraction?: number;
+}
+const fitKeys = {
+  ...subjectKeys,
+  limits: Joi.array().items(limitSchema),
+  ceilings: Joi.array().items(ceilingSchema),
+  calmPose: calmPoseSchema,
+  today: day.required(),
+  increments: Joi.object(Object.fromEntries(Object.keys(LEVERS).map((id) => [id, increment]))),
+  equipment: Joi.array().items(Joi.string().valid(...DEFAULT_KIT.equipment)),
+  targetUseFraction: within({ min: 0.1, max: 1 }),
+};
+export const fitInputSchema = Joi.object<FitInput>(fitKeys).required();
+
+const setSchema = Joi.object({
+  repetitions: Joi.number().integer().min(0).required(),
+  painScore: within({ min: 0, max: 10 }).allow(null).required(),
+  leftInTank: Joi.number().integer().min(0).allow(null).required(),
+  faults: Joi.array().items(Joi.string()).required(),
+  endedBy: Joi.string().valid("pain-tap", "sharp", "spreading", "warning-sign").required(),
+});
+const sessionSchema = Joi.object({
+  day: day.required(),
+  sets: Joi.array().items(setSchema).required(),
+  eased: Joi.boolean().required(),
+  response: Joi.string().valid("calm", "noticed", "flare").allow(null).required(),
+  newSwelling: Joi.boolean().required(),
+  warningSigns: Joi.array().items(Joi.string()).required(),
+});
+
+export interface DecideInput extends FitInput {
+  variationId: string;
+  setting: Setting;
+  dose: Dose;
+  sessions: SessionOutcome[];
+  painLimitScore: number;
+  provisional: boolean;
+}
+export const decideInputSchema = Joi.object<DecideInput>({
+  ...fitKeys,
+  variationId: variationId.required(),
+  setting: settingSchema.required(),
+  dose: doseSchema.required(),
+  sessions: Joi.array().items(sessionSchema).required(),
+  painLimitScore: within({ min: 0, max: 10 }).required(),
+  provisional: Joi.boolean().required(),
+}).required();

@@ -1,0 +1,100 @@
+"use client";
+import styled from "styled-components";
+import type { Dose } from "../../core";
+import { Button } from "../kit/button";
+import { ChoiceField } from "../kit/fields";
+import { Row, Stack } from "../kit/layout";
+import { rangeText } from "../text/quantity-text";
+import { color, font } from "../theme/tokens";
+import type { FloorSession } from "./use-session";
+
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  th {
+    padding: 4px 8px;
+    color: ${color.inkSoft};
+    text-align: left;
+  }
+  td {
+    height: 46px;
+    padding: 2px 8px;
+    border-top: 1px solid ${color.fogDeep};
+  }
+  .figure {
+    font: 700 22px ${font.head};
+    font-variant-numeric: tabular-nums;
+  }
+  tr[data-now="true"] {
+    background: ${color.brassWash};
+  }
+`;
+const TANK = ["0", "1", "2", "3", "4"] as const;
+const ENDED = { "pain-tap": "", sharp: "ended: sharp", spreading: "ended: spreading", "warning-sign": "ended: warning sign" } as const;
+
+/** What was done, set by set; the last one can be corrected during rest. */
+export function SetTable({ session, dose }: { session: FloorSession; dose: Dose }) {
+  const { sets } = session.log.state;
+  const isIdle = session.tempo.status === "idle";
+  const faultName = (id: string): string => session.variation.faults.find((fault) => fault.id === id)?.sign ?? id;
+  const rows = Math.max(dose.setCount, sets.length);
+  const { lastSet, allSetsDone } = session;
+  return (
+    <Stack>
+      <Table aria-label="Sets">
+        <thead>
+          <tr>
+            <th scope="col">Set</th>
+            <th scope="col">Repetitions</th>
+            <th scope="col">Pain</th>
+            <th scope="col">Left in the tank</th>
+            <th scope="col">Form</th>
+          </tr>
+        </thead>
+        <tbody>
+          {Array.from({ length: rows }, (_, i) => {
+            const set = sets[i];
+            const isNow = i === sets.length && !isIdle;
+            return (
+              <tr key={i} data-now={isNow}>
+                <td>{i + 1}</td>
+                <td>
+                  {set ? (
+                    <span className="figure">{set.repetitions}</span>
+                  ) : isNow ? (
+                    <span className="figure">{session.tempo.repetitions}</span>
+                  ) : null}{" "}
+                  {!set && `${isNow ? "of " : ""}${rangeText(dose.repetitionsLow, dose.repetitionsHigh)}`}
+                </td>
+                <td className="figure">{set ? (set.painScore ?? "?") : ""}</td>
+                <td className="figure">{set?.leftInTank ?? ""}</td>
+                <td>{set ? [ENDED[set.endedBy], ...set.faults.map(faultName)].filter(Boolean).join(", ") || "clean" : ""}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Table>
+      {isIdle && lastSet && (
+        <Row $gap={18} style={{ alignItems: "end" }}>
+          <Row $gap={6} role="group" aria-label={`Repetitions of set ${sets.length}`}>
+            <Button aria-label="One repetition fewer" onPress={() => session.correctRepetitions(-1)}>
+              −1
+            </Button>
+            <Button aria-label="One repetition more" onPress={() => session.correctRepetitions(1)}>
+              +1
+            </Button>
+            <Button onPress={session.voidLast}>Take set {sets.length} back</Button>
+          </Row>
+          {allSetsDone && (
+            <ChoiceField
+              label="Left in the tank after the last set"
+              options={TANK.map((id) => ({ id, label: id === "4" ? "4 or more" : id }))}
+              value={lastSet.leftInTank === null ? null : (String(Math.min(4, lastSet.leftInTank)) as (typeof TANK)[number])}
+              onChange={(value) => session.sayTank(Number(value))}
+            />
+          )}
+        </Row>
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,110 @@
+"use client";
+import styled from "styled-components";
+import { type Dose, repetitionS } from "../../core";
+import { Button, Key } from "../kit/button";
+import { Row } from "../kit/layout";
+import { clockText } from "../text/quantity-text";
+import { color, font, media } from "../theme/tokens";
+import type { FloorSession } from "./use-session";
+
+const Panel = styled.section`
+  display: grid;
+  grid-template-columns: 110px minmax(0, 1fr) auto;
+  gap: 16px;
+  align-items: center;
+  min-height: 120px;
+  padding: 14px 18px;
+  border-radius: 4px;
+  background: ${color.marine};
+  color: ${color.paper};
+  ${media.phone} {
+    grid-template-columns: 70px minmax(0, 1fr);
+  }
+`;
+const Count = styled.output`
+  font: 700 88px/1 ${font.head};
+  font-variant-numeric: tabular-nums;
+  text-align: center;
+`;
+const Phase = styled.p`
+  margin-bottom: 8px;
+  font: 700 22px ${font.head};
+`;
+const Bars = styled.div`
+  display: flex;
+  gap: 6px;
+`;
+const Bar = styled.div<{ $now: boolean }>`
+  min-width: 0;
+  .line {
+    height: 14px;
+    background: ${color.marineSoft};
+    overflow: hidden;
+  }
+  .done {
+    height: 100%;
+    background: ${color.brassLight};
+  }
+  small {
+    font-size: 15px;
+    color: ${({ $now }) => ($now ? color.paper : color.fogDeep)};
+  }
+`;
+const PHASES = { lower: "Lower", pause: "Rest", rise: "Rise" } as const;
+
+function words({ tempo, restLeftS, allSetsDone, isWaiting, log }: FloorSession, dose: Dose): string {
+  const setNumber = log.state.sets.length + 1;
+  if (tempo.status === "running") return `${PHASES[tempo.moment.phase]}, ${tempo.moment.leftS}`;
+  if (tempo.status === "done") return `${dose.repetitionsHigh} done: how was the pain?`;
+  if (tempo.status === "stopped") return "Stopped. Tap the pain to save it, or go on.";
+  if (allSetsDone) return "All sets done";
+  if (restLeftS !== null && restLeftS > 0)
+    return `Rest ${clockText(restLeftS)}${isWaiting ? ", then start when she is ready" : `, set ${setNumber} starts by itself`}`;
+  return `Set ${setNumber} of ${dose.setCount}`;
+}
+
+/** Repetitions, the phase of the tempo and its length; start and stop. */
+export function TempoPanel({ session, dose, onToggle }: { session: FloorSession; dose: Dose; onToggle: () => void }) {
+  const { tempo, restLeftS, allSetsDone, isWaiting } = session;
+  const isRunning = tempo.status === "running";
+  const { lowerS, pauseS, riseS } = dose.tempo;
+  const parts = [
+    { phase: "lower", lengthS: lowerS },
+    { phase: "pause", lengthS: pauseS },
+    { phase: "rise", lengthS: riseS },
+  ] as const;
+  const now = parts.findIndex(({ phase }) => phase === tempo.moment.phase);
+  const fill = (i: number): number => (!isRunning ? 0 : i < now ? 1 : i === now ? tempo.moment.phaseFraction : 0);
+  return (
+    <Panel aria-label="Tempo">
+      <Count aria-label="Repetitions">{tempo.status === "idle" ? 0 : tempo.repetitions}</Count>
+      <div>
+        <Phase role="status" aria-live={isRunning ? "off" : "polite"}>
+          {words(session, dose)}
+        </Phase>
+        <Bars aria-hidden>
+          {parts.map(({ phase, lengthS }, i) =>
+            lengthS === 0 ? null : (
+              <Bar key={phase} $now={isRunning && i === now} style={{ flex: lengthS / repetitionS(dose) }}>
+                <div className="line">
+                  <div className="done" style={{ width: `${Math.round(fill(i) * 100)}%` }} />
+                </div>
+                <small>
+                  {PHASES[phase].toLowerCase()} {lengthS}
+                </small>
+              </Bar>
+            ),
+          )}
+        </Bars>
+      </div>
+      <Row>
+        {restLeftS !== null && restLeftS > 0 && !isWaiting && <Button onPress={session.wait}>Wait</Button>}
+        {!allSetsDone && tempo.status !== "done" && (
+          <Button onPress={onToggle}>
+            {isRunning ? "Stop" : tempo.status === "stopped" ? "Go on" : "Start"} <Key aria-hidden>space</Key>
+          </Button>
+        )}
+      </Row>
+    </Panel>
+  );
+}
