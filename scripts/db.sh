@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|reset|url|owner-url|createdb NAME|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|createdb NAME|psql
 # DB_DIR names its folder (default .data/demo), DB_FAST=1 trades durability for speed: throw-away test data only.
 # As root the server runs as user postgres; as anyone else, as that user.
 set -euo pipefail
@@ -62,6 +62,7 @@ start() {
 
 case "${1:-start}" in
   start) start ;;
+  kill) if running; then as_pg "$BIN/pg_ctl" -D "$DATA" -m immediate -w -s stop; fi ;; # as if the power went
   stop) if running; then as_pg "$BIN/pg_ctl" -D "$DATA" -m fast -w -s stop; fi ;;
   reset) bash "$0" stop; rm -rf "$DATA" "$PORT_FILE"; exec bash "$0" start ;;
   url) url "$APP" "${2:-$DB_NAME}" ;;
@@ -69,5 +70,5 @@ case "${1:-start}" in
   createdb) ensure_db "$2" ;;
   dropdb) sql -qd postgres -c "drop database if exists \"$2\" with (force)" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|reset|url|owner-url|createdb NAME|dropdb NAME|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|createdb NAME|dropdb NAME|psql" >&2; exit 2 ;;
 esac

@@ -3,6 +3,7 @@ import { APIError, createAuthMiddleware } from "better-auth/api";
 import { nextCookies } from "better-auth/next-js";
 import { Pool } from "pg";
 import { RateLimiterPostgres } from "rate-limiter-flexible";
+import { log } from "./log";
 
 const held = globalThis as typeof globalThis & { ponderisAuth?: ReturnType<typeof createAuth> };
 const ATTEMPTS = 5;
@@ -16,6 +17,7 @@ function setting(name: "DATABASE_URL" | "AUTH_SECRET" | "APP_URL"): string {
 
 function createAuth() {
   const pool = new Pool({ connectionString: setting("DATABASE_URL"), max: 5 });
+  pool.on("error", () => log.warn({ step: "auth-pool", outcome: "connection-lost" })); // an idle connection may die with the database
   const baseURL = setting("APP_URL");
   const limited = process.env["AUTH_RATE_LIMIT"] !== "off";
   // By address alone a made-up forwarding header would pass: attempts are counted by e-mail, for every copy of the server.

@@ -33,7 +33,7 @@ function Silhouette({ shape }: { shape: FigureShape }) {
   const { head, joints } = shape;
   const line = [joints.ankle, joints.knee, joints.hip, joints.shoulder, head.at].map((p) => p.join(",")).join(" ");
   return (
-    <g>
+    <g pointerEvents="none">
       <path d={shape.foot} fill={color.marine} />
       <Bone {...shape.shank} fill={color.marine} />
       <Bone {...shape.thigh} fill="#1d4159" />
@@ -50,7 +50,7 @@ function Ghost({ shape, label }: { shape: FigureShape; label: string }) {
   const { ankle, knee, hip, shoulder } = shape.joints;
   const line = [ankle, knee, hip, shoulder].map((p) => p.join(",")).join(" ");
   return (
-    <g stroke="#8fa3ab" fill="none" strokeWidth={1.4} strokeDasharray="3 3">
+    <g stroke="#8fa3ab" fill="none" strokeWidth={1.4} strokeDasharray="3 3" pointerEvents="none">
       <polyline points={line} />
       <circle cx={shape.head.at[0]} cy={shape.head.at[1]} r={shape.head.radius} />
       <text

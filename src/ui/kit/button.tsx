@@ -64,5 +64,4 @@ export const Key = styled.kbd`
   border-radius: 3px;
   font: 600 12px/1.3 ${font.text};
   text-align: center;
-  opacity: 0.75;
 `;

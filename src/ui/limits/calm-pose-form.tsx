@@ -86,26 +86,21 @@ export function CalmPoseForm({
   const [trunkLeanDeg, setTrunkLeanDeg] = useState<number | null>(null);
   const { take, isTaking, problem } = useStep();
   const variation = variationById(variationId);
-  const setting: Setting = { ...startSetting(variation), seatHeightM, shareFraction: 0.5 };
-  const demand = useMemo(
-    () =>
-      demandOf({ ...subject, posture: subject.posture }, variationById(variationId), {
-        ...startSetting(variationById(variationId)),
-        seatHeightM,
-      }),
-    [subject, variationId, seatHeightM],
+  const setting = useMemo(
+    (): Setting => ({ ...startSetting(variation), seatHeightM, shareFraction: (sharePercent ?? 50) / 100 }),
+    [variation, seatHeightM, sharePercent],
   );
+  const demand = useMemo(() => demandOf(subject, variation, setting), [subject, variation, setting]);
   const isMetric = units === "metric";
   return (
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        const { shareFraction: _, ...kept } = setting;
         const pose = {
           side,
           limitedBy,
           variationId,
-          setting: kept,
+          setting,
           shareFraction: sharePercent === null ? null : sharePercent / 100,
           shankLeanDeg,
           trunkLeanDeg,

@@ -5,20 +5,25 @@ import { color } from "../theme/tokens";
 
 const Screen = styled.main`
   display: grid;
-  gap: 12px;
   place-content: center;
-  justify-items: start;
   min-height: 80vh;
-  max-width: 560px;
-  margin: 0 auto;
-  padding: 24px;
-  border-left: 5px solid ${color.brassLight};
+  padding: 18px;
+  & > div {
+    display: grid;
+    gap: 12px;
+    justify-items: start;
+    max-width: 560px;
+    padding: 6px 22px;
+    border-left: 5px solid ${color.brassLight};
+  }
 `;
 
 /** One thing to say, and what can be done about it. */
 export const MessageScreen = ({ title, children }: { title: string; children: ReactNode }) => (
   <Screen>
-    <h1>{title}</h1>
-    {children}
+    <div>
+      <h1>{title}</h1>
+      {children}
+    </div>
   </Screen>
 );

@@ -1,4 +1,4 @@
-import { CalendarDate, DateFormatter, parseDate } from "@internationalized/date";
+import { DateFormatter, parseDate } from "@internationalized/date";
 import type { Day } from "../../core";
 
 const LOCALE = "en-GB";
@@ -20,4 +20,4 @@ export function agoText(day: Day, today: Day): string {
   return days > 1 && days < 14 ? `${days} days ago` : dayText(day);
 }
 
-export const ageOn = (birthYear: number, today: Day): number => (parseDate(today) as CalendarDate).year - birthYear;
+export const ageOn = (birthYear: number, today: Day): number => parseDate(today).year - birthYear;

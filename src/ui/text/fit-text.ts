@@ -28,7 +28,7 @@ export function poseFailureText(reason: PoseFailure): string {
   }
 }
 
-const useText = (use: Use): string => `${jointText(use.channel, use.side)} is asked ${percentRangeText(use.low, use.high)} of its ceiling`;
+const loadText = (use: Use): string => `${jointText(use.channel, use.side)} is asked ${percentRangeText(use.low, use.high)} of its ceiling`;
 
 const ownerOf = (limits: readonly Limit[], limitId: string): string => limits.find(({ id }) => id === limitId)?.owner.name ?? "a limit";
 
@@ -46,11 +46,11 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[]): stri
     case "equipment-missing":
       return `Not on hand: ${equipmentText(reason.equipment)}.`;
     case "over-ceiling":
-      return `Over the ceiling: ${useText(reason.use)}, at its least.`;
+      return `Over the ceiling: ${loadText(reason.use)}, at its least.`;
     case "straddles-ceiling":
-      return `It depends on how it is done: ${useText(reason.use)}. One light set first: did the shin stay put?`;
+      return `It depends on how it is done: ${loadText(reason.use)}. One light set first: did the shin stay put?`;
     case "under-ceilings":
-      return `Under every ceiling: ${useText(reason.use)}.`;
+      return `Under every ceiling: ${loadText(reason.use)}.`;
     case "no-ceiling":
       return "No ceiling yet: measure one calm seat to see how much of it this asks.";
     case "kneecap-past-90":

@@ -1,0 +1,108 @@
+import { spawnSync } from "node:child_process";
+import { fileURLToPath } from "node:url";
+import { describe, expect, test } from "vitest";
+
+const root = fileURLToPath(new URL("..", import.meta.url));
+
+function core(command: string, input: string): { exitCode: number | null; answer: unknown } {
+  const run = spawnSync(process.execPath, ["--import", "tsx", "cli/core.ts", command], { cwd: root, input, encoding: "utf8" });
+  return { exitCode: run.status, answer: JSON.parse(run.stdout) as unknown };
+}
+const ask = (command: string, input: unknown) => core(command, JSON.stringify(input));
+
+const CLIENT = { body: { heightM: 1.68, massKg: 74, sex: "female" }, leadSide: "right", today: "2026-11-26" };
+const CALM = {
+  side: "right",
+  limitedBy: "kneecap",
+  variationId: "raised-sit-to-stand",
+  setting: { seatHeightM: 0.58 },
+  shareFraction: 0.5,
+};
+
+describe("the command line", () => {
+  test("lists its commands with a JSON Schema each", () => {
+    const { exitCode, answer } = core("commands", "");
+    expect(exitCode).toBe(0);
+    expect((answer as { command: string }[]).map(({ command }) => command)).toEqual(["mechanics", "demand", "solve", "fit", "decide"]);
+    for (const { input } of answer as { input: object }[]) expect(input).toHaveProperty("type");
+  });
+
+  test("answers bad input with exit code 2 and the paths", () => {
+    const bad = ask("demand", {
+      ...CLIENT,
+      body: { heightM: 17, massKg: 74, sex: "female" },
+      variationId: "raised-sit-to-stand",
+      setting: { seatHeightM: 0.6 },
+    });
+    expect(bad.exitCode).toBe(2);
+    expect(bad.answer).toEqual({
+      problems: [
+        expect.objectContaining({ path: "body.heightM", code: "number.max", limit: 2.2 }),
+        expect.objectContaining({ path: "today" }),
+      ],
+    });
+    expect(core("demand", "{not json").exitCode).toBe(2);
+    expect(core("conjure", "{}").exitCode).toBe(2);
+    const orphan = ask("mechanics", [
+      {
+        id: "x",
+        fn: "sweep",
+        body: { heightM: 1.7, massKg: 70, sex: "F" },
+        input: { spec: { knee: 40 }, path: "shank.deg", from: 0, to: 9 },
+      },
+    ]);
+    expect(orphan).toMatchObject({ exitCode: 2, answer: { problems: [{ path: "0.input", code: "path.parent" }] } });
+  });
+
+  test("says that a stance it does not have is not built, and goes on", () => {
+    const body = { heightM: 1.7, massKg: 70, sex: "F" };
+    const { answer } = ask("mechanics", [
+      { id: "a", fn: "bridge", body, input: { hipFlex: 0 } },
+      { id: "b", fn: "evaluate", body, input: { knee: 60 } },
+    ]);
+    expect(answer).toMatchObject([
+      { id: "a", result: { ok: false, reason: "not-built" } },
+      { id: "b", result: { ok: true } },
+    ]);
+  });
+
+  test("solves a seat for a demand, and snaps it to the side that asks less", () => {
+    const input = {
+      body: CLIENT.body,
+      leadSide: "right",
+      variationId: "raised-sit-to-stand",
+      setting: { seatHeightM: 0.5 },
+      lever: "seatHeightM",
+      low: 0.45,
+      high: 0.7,
+      channel: "kneeMoment",
+      side: "right",
+      target: 40,
+    };
+    const { answer } = ask("solve", input);
+    const { x, snapped } = answer as { x: number; snapped: number };
+    expect(snapped).toBeGreaterThanOrEqual(x);
+    expect(snapped - x).toBeLessThan(0.01);
+  });
+
+  test("fits and decides for one client from plain data", () => {
+    const fit = ask("fit", { ...CLIENT, calmPose: CALM });
+    expect(fit.answer).toEqual(expect.arrayContaining([expect.objectContaining({ variationId: "box-squat-pole", state: "open" })]));
+    const dose = { setCount: 1, repetitionsLow: 8, repetitionsHigh: 10, tempo: { lowerS: 3, pauseS: 1, riseS: 2 }, restS: 60 };
+    const sets = [{ repetitions: 10, painScore: 1, leftInTank: 3, faults: [], endedBy: "pain-tap" }];
+    const session = { day: "2026-11-20", sets, eased: false, response: "calm", newSwelling: false, warningSigns: [] };
+    const decide = (sessions: object[]) =>
+      ask("decide", {
+        ...CLIENT,
+        calmPose: CALM,
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.64, shareFraction: 0.5 },
+        dose,
+        sessions,
+        painLimitScore: 3,
+        provisional: false,
+      }).answer;
+    expect(decide([session, session])).toMatchObject({ move: "build", step: { lever: "seatHeightM" } });
+    expect(decide([session, { ...session, response: null }])).toMatchObject({ move: "hold", rule: "morning-missing" });
+  });
+});

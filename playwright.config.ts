@@ -1,0 +1,32 @@
+import { defineConfig } from "@playwright/test";
+
+const port = Number(process.env["E2E_PORT"] ?? 4280);
+const address = `http://127.0.0.1:${port}`;
+
+export default defineConfig({
+  testDir: "tests/e2e",
+  workers: 1,
+  maxFailures: 4,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [["list"]],
+  outputDir: "test-results",
+  use: {
+    baseURL: address,
+    viewport: { width: 1280, height: 800 },
+    screenshot: "only-on-failure",
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      // as root in a container there is no sandbox to be had; the rest keeps it off a closed network
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+});

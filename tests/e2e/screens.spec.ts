@@ -1,0 +1,157 @@
+import { expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
+
+test("sign-in, clients and the form for a new one are accessible", async ({ page }) => {
+  await page.goto("/sign-in");
+  await expectAccessible(page);
+  await signIn(page);
+  await expectAccessible(page);
+  await page.getByRole("link", { name: "Add a client" }).click();
+  await expect(page.getByRole("heading", { name: "Add a client" })).toBeVisible();
+  await expectAccessible(page);
+  await page.goto("/clients/nobody/fit");
+  await expect(page.getByRole("heading", { name: "Not here" })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test("every station is accessible, with its dialogs", async ({ trainer: page }) => {
+  await openClient(page, "Ines Farrow", "Fit");
+  await expect(page.getByRole("region", { name: "Open today" })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Change the dose" }).click();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Done" }).click();
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Close" }).click();
+  for (const station of ["Limits", "Morning", "Review"] as const) {
+    await openClient(page, "Ines Farrow", station);
+    await page.waitForLoadState("networkidle");
+    await expectAccessible(page);
+  }
+  await openClient(page, "Ines Farrow", "Limits");
+  for (const dialog of ["Add a limit", "Measure a calm seat"]) {
+    await page.getByRole("button", { name: dialog }).click();
+    await expect(page.getByRole("dialog", { name: dialog })).toBeVisible();
+    await expectAccessible(page);
+    await page.keyboard.press("Escape");
+  }
+});
+
+test("a new client goes from nothing to a first rung; bad input says what is wrong and loses nothing", async ({ trainer: page }) => {
+  await page.getByRole("link", { name: "Add a client" }).click();
+  await page.getByRole("textbox", { name: "Name" }).fill("Odd Strand");
+  await page.getByRole("textbox", { name: "What hurts" }).fill("Right kneecap on stairs down");
+  await page.getByRole("textbox", { name: /^Stature/ }).fill("170");
+  await page.getByRole("textbox", { name: /^Mass/ }).fill("82");
+  await page.getByRole("textbox", { name: /^Usual morning pain/ }).fill("2");
+  await page.getByRole("textbox", { name: /^Usual morning pain/ }).press("Tab");
+  await page.getByRole("button", { name: "Add the client" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Body tables is missing." })).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "Name" })).toHaveValue("Odd Strand");
+  await page.getByText("Male", { exact: true }).click();
+  await page.getByText("Right", { exact: true }).click();
+  await page.getByRole("button", { name: "Add the client" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: /Odd Strand/ })).toBeVisible();
+
+  // the surgeon's limit, and the calm seat
+  await page.getByRole("button", { name: "Add a limit" }).click();
+  const limit = page.getByRole("dialog", { name: "Add a limit" });
+  await limit.getByRole("textbox", { name: /^At most/ }).fill("95");
+  await limit.getByRole("textbox", { name: "Name or role" }).fill("Knee surgeon");
+  await limit.getByRole("button", { name: "Add the limit" }).click();
+  await expect(page.getByRole("region", { name: "Limits in force" })).toContainText("Right knee bend to 95°, Knee surgeon");
+  await page.getByRole("button", { name: "Measure a calm seat" }).click();
+  const calm = page.getByRole("dialog", { name: "Measure a calm seat" });
+  await calm.getByRole("textbox", { name: /^Lowest seat/ }).fill("60");
+  await calm.getByRole("textbox", { name: /^Lowest seat/ }).press("Tab");
+  await calm.getByRole("button", { name: "Set the ceiling from this" }).click();
+  await expect(page.getByRole("region", { name: "Ceilings" })).toContainText("provisional until a calm morning");
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Fit" }).click();
+  await expect(page.locator('[data-channel="kneecapStress"]')).toContainText(/\d+%/);
+  await page.getByRole("button", { name: /^Keep/ }).click();
+  await expect(page.getByRole("button", { name: "Start the session" })).toBeVisible();
+});
+
+test("a warning sign stops the session view and planning until a clearance is recorded", async ({ trainer: page }) => {
+  await openClient(page, "Odd Strand", "Floor");
+  await page.getByRole("button", { name: "Start the session" }).click();
+  await page.getByRole("button", { name: "Pain 1", exact: true }).click();
+  await expectAccessible(page);
+  await page.getByText("No", { exact: true }).click();
+  await page.getByRole("button", { name: "As planned" }).click();
+  await page.getByRole("button", { name: /^Start/ }).click();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Warning sign" }).click();
+  await expect(page.getByRole("heading", { name: "Stop here" })).toBeVisible();
+  await expect(page.getByText("call the emergency services now")).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "End the session" }).click();
+  await expect(page.getByText("Saved in the studio")).toBeVisible();
+  await openClient(page, "Odd Strand", "Fit");
+  await expect(page.getByText("A warning sign stands open.")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Keep/ })).toBeDisabled();
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Limits" }).click();
+  await page.getByRole("textbox", { name: "Cleared by" }).fill("Dr Vane");
+  await page.getByRole("textbox", { name: "Their role" }).fill("Family doctor");
+  await page.getByRole("button", { name: "Record the clearance" }).click();
+  await expect(page.getByRole("region", { name: "Warning sign" })).toBeHidden();
+  await openClient(page, "Odd Strand", "Fit");
+  await expect(page.getByRole("button", { name: /^Keep/ })).toBeEnabled();
+});
+
+test("units change everywhere at once", async ({ trainer: page }) => {
+  await openClient(page, "Maren Holt", "Fit");
+  await page.getByRole("button", { name: "Show imperial units" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("5 ft 6 in");
+  await expect(page.getByRole("group", { name: "Levers" })).toContainText(/\d in/);
+  await page.getByRole("button", { name: "Show metric units" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("168 cm");
+});
+
+test("nothing hangs over the side of a tablet held upright or a phone", async ({ trainer: page }) => {
+  for (const [width, height] of [
+    [800, 1280],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    for (const station of ["Limits", "Fit", "Floor", "Morning", "Review"] as const) {
+      await openClient(page, "Ansel Birk", station);
+      await page.waitForLoadState("networkidle");
+      const overhang = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect([station, width, overhang <= 1]).toEqual([station, width, true]);
+    }
+  }
+});
+
+test("another studio's client is not found, and its floor takes nothing", async ({ page }) => {
+  const [client] = await sql<{ id: string }>("select id from client where name = 'Maren Holt'");
+  const [session] = await sql<{ id: string; item: string }>(
+    "select s.id, i.id as item from training_session s join session_item i on i.session_id = s.id where s.client_id = $1 limit 1",
+    [client?.id],
+  );
+  await page.goto("/sign-in");
+  await page.getByLabel("E-mail").fill("other@ponderis.example");
+  await page.getByLabel("Password").fill("not the password");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "do not go together" })).toBeVisible();
+  await page.getByLabel("Password").fill("harbour-scale");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
+  await expect(page.getByText("Maren Holt")).toBeHidden();
+  await page.goto(`/clients/${client?.id}/fit`);
+  await expect(page.getByRole("heading", { name: "Not here" })).toBeVisible();
+  const body = { kind: "session-ended" };
+  const event = { id: crypto.randomUUID(), deviceId: "x", sessionId: session?.id, occurredAt: new Date().toISOString(), body };
+  expect((await page.request.post("/api/floor", { data: [event] })).status()).toBe(404);
+  expect((await page.request.post("/api/floor", { data: [{ ...event, body: { kind: "conjured" } }] })).status()).toBe(400);
+});
+
+test("without signing in there is nothing but the sign-in page, under a strict content policy", async ({ page }) => {
+  const response = await page.goto("/clients/new");
+  await expect(page).toHaveURL(/sign-in/);
+  const policy = response?.headers()["content-security-policy"] ?? "";
+  expect(policy).toContain("script-src 'self' 'nonce-");
+  expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+  expect((await page.request.post("/api/floor", { data: [] })).status()).toBe(401);
+});

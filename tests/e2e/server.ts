@@ -1,0 +1,49 @@
+import { type ChildProcess, spawn, spawnSync } from "node:child_process";
+import { fileURLToPath } from "node:url";
+
+/** The built application, started and killed by the tests themselves: some of them kill it on purpose. */
+const root = fileURLToPath(new URL("../..", import.meta.url));
+export const port = Number(process.env["E2E_PORT"] ?? 4280);
+export const address = `http://127.0.0.1:${port}`;
+let server: ChildProcess | null = null;
+
+const isHealthy = (): Promise<boolean> =>
+  fetch(`${address}/api/health`).then(
+    ({ ok }) => ok,
+    () => false,
+  );
+
+async function until(what: string, holds: () => Promise<boolean>): Promise<void> {
+  for (let i = 0; i < 120; i++) {
+    if (await holds()) return;
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  throw new Error(`${what} did not happen within 30 s`);
+}
+
+export async function startServer(): Promise<void> {
+  if (server) return;
+  server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
+    cwd: root,
+    detached: true,
+    stdio: ["ignore", "ignore", "inherit"],
+    env: { ...process.env, APP_URL: address, AUTH_SECRET: "only-for-tests-0123456789abcdef0", AUTH_RATE_LIMIT: "off", LOG_LEVEL: "error" },
+  });
+  await until("the server's start", isHealthy);
+}
+
+/** As if the power went: no farewell. */
+export async function killServer(): Promise<void> {
+  const { pid } = server ?? {};
+  server = null;
+  if (pid) process.kill(-pid, "SIGKILL");
+  await until("the server's end", async () => !(await isHealthy()));
+}
+
+const databaseScript = (command: "start" | "kill"): void => {
+  const env = { ...process.env, DB_DIR: `${root}.data/test`, DB_FAST: "1" };
+  const { status, stderr } = spawnSync("bash", ["scripts/db.sh", command], { cwd: root, env, encoding: "utf8" });
+  if (status !== 0) throw new Error(`database ${command}: ${stderr}`);
+};
+export const killDatabase = (): void => databaseScript("kill");
+export const startDatabase = (): void => databaseScript("start");

@@ -1,0 +1,76 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, type Page, test as base } from "@playwright/test";
+import { Client as Postgres } from "pg";
+import { address, killServer, startServer } from "./server";
+
+/** Pages that fail a test on any console error, and a signed-in trainer. */
+export const test = base.extend<{ trainer: Page; complaints: string[] }, { server: void }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      await startServer();
+      await use();
+      await killServer();
+    },
+    { scope: "worker", auto: true },
+  ],
+  // eslint-disable-next-line no-empty-pattern
+  complaints: async ({}, use) => {
+    await use([]);
+  },
+  trainer: async ({ page, complaints }, use) => {
+    page.on("console", (message) => {
+      if (message.type() === "error") complaints.push(message.text());
+    });
+    page.on("pageerror", (error) => complaints.push(String(error)));
+    await signIn(page);
+    await use(page);
+    expect(complaints).toEqual([]);
+  },
+});
+
+export async function signIn(page: Page): Promise<void> {
+  await page.goto("/sign-in");
+  await page.getByLabel("E-mail").fill("trainer@ponderis.example");
+  await page.getByLabel("Password").fill("harbour-scale");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
+}
+
+export async function openClient(page: Page, name: string, station: "Limits" | "Fit" | "Floor" | "Morning" | "Review"): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link", { name: new RegExp(name) }).click();
+  await expect(page.getByRole("heading", { level: 1, name: new RegExp(name) })).toBeVisible();
+  if (station !== "Fit") await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: station }).click();
+  await expect(page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: station })).toHaveAttribute(
+    "aria-current",
+    "page",
+  );
+}
+
+/** WCAG 2.2 AA, as far as a machine can tell. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(" | ")}`)).toEqual([]);
+}
+
+/** What the database holds, as its owner. */
+export async function sql<T extends object>(text: string, values: readonly unknown[] = []): Promise<T[]> {
+  const client = new Postgres({ connectionString: process.env["DATABASE_OWNER_URL"] });
+  await client.connect();
+  try {
+    return (await client.query<T>(text, [...values])).rows;
+  } finally {
+    await client.end();
+  }
+}
+
+/** A night passes: today's sessions of one client become yesterday's. */
+export const nightPasses = (clientName: string): Promise<object[]> =>
+  sql(
+    `update training_session s set day = s.day - 1 from client c
+      where c.studio_id = s.studio_id and c.id = s.client_id and c.name = $1 and s.day = (select max(day) from training_session t where t.client_id = c.id and t.studio_id = c.studio_id)`,
+    [clientName],
+  );
+
+export { address, expect };
