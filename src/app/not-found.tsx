@@ -4,6 +4,7 @@ import { MessageScreen } from "../ui/shell/message-screen";
 export default function NotFound() {
   return (
     <MessageScreen title="Not here">
+      <title>Not here · Ponderis</title>
       <p>This page or client is not in your studio. It may have been removed, or the address has a slip in it.</p>
       <Link href="/">All clients</Link>
     </MessageScreen>

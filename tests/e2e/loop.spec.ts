@@ -8,14 +8,14 @@ const percentOf = async (page: Page, channel: string): Promise<number> =>
 async function shortDose(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Change the dose" }).click();
   const dialog = page.getByRole("dialog", { name: "Dose" });
-  const fill = async (label: string | RegExp, value: string): Promise<void> => {
+  const fill = async (label: RegExp, value: string): Promise<void> => {
     const field = dialog.getByRole("textbox", { name: label });
     await field.fill(value);
     await field.press("Tab");
   };
-  await fill("Sets", "1");
-  await fill("Repetitions from", "1");
-  await fill("Repetitions to", "2");
+  await fill(/^Sets/, "1");
+  await fill(/^Repetitions from/, "1");
+  await fill(/^Repetitions to/, "2");
   await fill(/^Lower/, "1");
   await fill(/^Rest at the bottom/, "0");
   await fill(/^Rise/, "1");

@@ -23,7 +23,7 @@ test("every station is accessible, with its dialogs", async ({ trainer: page }) 
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.keyboard.press("Escape");
   for (const station of ["Limits", "Morning", "Review"] as const) {
     await openClient(page, "Ines Farrow", station);
     await page.waitForLoadState("networkidle");

@@ -6,25 +6,23 @@ import { address, killServer, startServer } from "./server";
 /** Pages that fail a test on any console error, and a signed-in trainer. */
 export const test = base.extend<{ trainer: Page; complaints: string[] }, { server: void }>({
   server: [
-    // eslint-disable-next-line no-empty-pattern
-    async ({}, use) => {
+    async ({}, provide) => {
       await startServer();
-      await use();
+      await provide();
       await killServer();
     },
     { scope: "worker", auto: true },
   ],
-  // eslint-disable-next-line no-empty-pattern
-  complaints: async ({}, use) => {
-    await use([]);
+  complaints: async ({}, provide) => {
+    await provide([]);
   },
-  trainer: async ({ page, complaints }, use) => {
+  trainer: async ({ page, complaints }, provide) => {
     page.on("console", (message) => {
       if (message.type() === "error") complaints.push(message.text());
     });
     page.on("pageerror", (error) => complaints.push(String(error)));
     await signIn(page);
-    await use(page);
+    await provide(page);
     expect(complaints).toEqual([]);
   },
 });

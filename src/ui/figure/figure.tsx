@@ -184,7 +184,7 @@ export function Figure({ body, pose, variation, setting, units, ghost, kneeNote,
       )}
       {seatY !== null &&
         (seatHandle ? (
-          <LeverHandle {...seatHandle} at={{ x: seatLeft - 2, y: seatY - 2, width: 42, height: 12 }}>
+          <LeverHandle {...seatHandle} at={{ x: seatLeft - 2, y: seatY - 3, width: 42, height: 3 - seatY }}>
             <Seat topY={seatY} hipX={hip[0]} />
           </LeverHandle>
         ) : (

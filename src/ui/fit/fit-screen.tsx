@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import styled from "styled-components";
 import { keepRungAction } from "../../actions/plan";
-import { bindingLimits, type Day, demandOf, type FitContext, type Limit, type Move, type StandingPose, variationById } from "../../core";
+import { bindingLimits, type Day, demandOf, type FitContext, type Limit, type StandingPose, variationById } from "../../core";
 import { Figure } from "../figure/figure";
 import { Button, Key } from "../kit/button";
 import { TextField } from "../kit/fields";
@@ -19,6 +19,7 @@ import { color, media } from "../theme/tokens";
 import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
 import { LeversPanel } from "./levers-panel";
+import { PoseNumbers } from "./pose-numbers";
 import { Stair } from "./stair";
 import { type Fit, type Plan, useFit } from "./use-fit";
 import { VariationList } from "./variation-list";
@@ -117,11 +118,21 @@ function useKeep({ clientId, isStopped }: FitScreenProps, fit: Fit) {
     });
   const keep = (): void => {
     setProblem(null);
-    if (isStopped || isSaving) return;
+    if (isStopped || isSaving || !fit.isReady) return;
     if (fit.judgement.state === "closed" && !fit.judgement.blocked) setAsking(true);
     else send();
   };
-  return { keep, send, isAsking, setAsking, note, setNote, problem, isSaving, canKeep: !fit.judgement.blocked && !isStopped };
+  return {
+    keep,
+    send,
+    isAsking,
+    setAsking,
+    note,
+    setNote,
+    problem,
+    isSaving,
+    canKeep: fit.isReady && !fit.judgement.blocked && !isStopped,
+  };
 }
 
 /** Fit: which variation, at which set-up, asks what of each joint; changed by one drag or key. */
@@ -131,11 +142,7 @@ export function FitScreen(props: FitScreenProps) {
   const keeping = useKeep(props, fit);
   const { variation, setting, judgement, steps } = fit;
   const { pose } = judgement;
-  const go = (move: Move): void => {
-    const step = steps[move];
-    if (step) fit.setSetting(step.setting);
-  };
-  useKeys({ "[": () => go("ease"), "]": () => go("build"), Enter: keeping.keep });
+  useKeys({ "[": () => fit.go("ease"), "]": () => fit.go("build"), Enter: keeping.keep });
   const note = pose ? kneeNote(context.limits, pose, today) : undefined;
   return (
     <>
@@ -164,19 +171,22 @@ export function FitScreen(props: FitScreenProps) {
             <div className="words">
               <Row style={{ justifyContent: "space-between" }}>
                 <Title>{variation.name}</Title>
-                <Why title={variation.name} label="set-up and cues" about="Set-up and cues">
-                  <p>{variation.setUp}</p>
-                  <ul>
-                    {variation.cues.map((cue) => (
-                      <li key={cue}>{cue}</li>
-                    ))}
-                    {variation.cautions.map((caution) => (
-                      <li key={caution}>
-                        <strong>Mind:</strong> {caution}
-                      </li>
-                    ))}
-                  </ul>
-                </Why>
+                <Row $gap={18}>
+                  {pose && <PoseNumbers context={context} pose={pose} demands={judgement.demands} units={units} />}
+                  <Why title={variation.name} label="set-up and cues" about="Set-up and cues">
+                    <p>{variation.setUp}</p>
+                    <ul>
+                      {variation.cues.map((cue) => (
+                        <li key={cue}>{cue}</li>
+                      ))}
+                      {variation.cautions.map((caution) => (
+                        <li key={caution}>
+                          <strong>Mind:</strong> {caution}
+                        </li>
+                      ))}
+                    </ul>
+                  </Why>
+                </Row>
               </Row>
               <p>{variation.cues.slice(0, 2).join(". ")}.</p>
             </div>
@@ -223,10 +233,10 @@ export function FitScreen(props: FitScreenProps) {
                   </Notice>
                 )}
                 <Row $gap={6} style={{ flexWrap: "nowrap" }}>
-                  <Button $tight isDisabled={!steps.ease} onPress={() => go("ease")}>
+                  <Button $tight isDisabled={!steps.ease} onPress={() => fit.go("ease")}>
                     Ease <Key aria-hidden>[</Key>
                   </Button>
-                  <Button $tight isDisabled={!steps.build} onPress={() => go("build")}>
+                  <Button $tight isDisabled={!steps.build} onPress={() => fit.go("build")}>
                     Build <Key aria-hidden>]</Key>
                   </Button>
                   <Button $tight $tone="primary" isDisabled={!keeping.canKeep || keeping.isSaving} onPress={keeping.keep}>

@@ -1,6 +1,6 @@
 "use client";
 import styled from "styled-components";
-import type { Setting, Tread } from "../../core";
+import type { LeverId, Setting, Tread } from "../../core";
 import { Soft, Title } from "../kit/layout";
 import { leverValueText } from "../text/lever-text";
 import { percentText, type UnitSystem } from "../text/quantity-text";
@@ -64,8 +64,7 @@ export function Stair({ treads, units, onPick }: { treads: readonly Tread[]; uni
         {treads.map(({ setting, step, judgement, isCurrent }, i) => {
           const use = judgement.tightest?.head ?? null;
           const isClosed = judgement.state === "closed";
-          const name = step ? leverValueText(step.lever, step.to, units) : firstName(setting, units);
-          const hint = step?.lever === "handForceN" ? (step.to > 0 ? `hands ${name}` : "hands free") : name;
+          const hint = step ? treadName(step.lever, step.to, units) : firstName(setting, units);
           return (
             <Step
               key={i}
@@ -87,6 +86,12 @@ export function Stair({ treads, units, onPick }: { treads: readonly Tread[]; uni
       </Shelf>
     </section>
   );
+}
+
+function treadName(lever: LeverId, value: number, units: UnitSystem): string {
+  const text = leverValueText(lever, value, units);
+  if (lever === "handForceN") return value > 0 ? `hands ${text}` : "hands free";
+  return lever === "loadKg" ? `load ${text}` : text;
 }
 
 function firstName(setting: Setting, units: UnitSystem): string {

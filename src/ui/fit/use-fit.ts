@@ -48,6 +48,8 @@ function useCandidates(context: FitContext, shareFraction: number | undefined): 
 }
 
 export interface Fit {
+  /** False only while a client without a plan waits for the first search. */
+  isReady: boolean;
   candidates: Candidate[] | null;
   variation: Variation;
   setting: Setting;
@@ -58,6 +60,8 @@ export interface Fit {
   pick: (variationId: string) => void;
   setLever: (lever: LeverId, value: number) => void;
   setSetting: (setting: Setting) => void;
+  /** Takes the next step from wherever the levers stand now, however fast the keys come. */
+  go: (move: Move) => void;
   setDose: (dose: Dose) => void;
 }
 
@@ -85,6 +89,7 @@ export function useFit(context: FitContext, plan: Plan | null): Fit {
     setSettings((all) => ({ ...all, [variation.id]: next }));
   };
   return {
+    isReady: pickedId !== null || candidates !== null,
     candidates,
     variation,
     setting,
@@ -94,6 +99,13 @@ export function useFit(context: FitContext, plan: Plan | null): Fit {
     steps,
     pick: setPickedId,
     setSetting,
+    go: (move) => {
+      setPickedId(variation.id);
+      setSettings((all) => ({
+        ...all,
+        [variation.id]: nextStep(context, variation, all[variation.id] ?? setting, move)?.setting ?? all[variation.id] ?? setting,
+      }));
+    },
     setLever: (lever, value) => {
       setSetting(withLever(setting, lever, value));
       if (lever === "shareFraction") setShare(value);
