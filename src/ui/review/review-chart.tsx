@@ -39,7 +39,7 @@ export default function ReviewChart({ rows, lever, units }: { rows: readonly Rev
           tick={{ fill: color.inkSoft, fontSize: 15 }}
           width={56}
         />
-        {lever && <YAxis yAxisId="lever" orientation="right" hide domain={padded} />}
+        {lever && <YAxis yAxisId="lever" orientation="right" hide width={0} domain={padded} />}
         <ReferenceLine
           yAxisId="use"
           y={100}
