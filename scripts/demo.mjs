@@ -19,7 +19,7 @@ async function main() {
     database = await startDatabase('demo', { reset, port: 54329 })
     env = { ...(await database.urls()), APP_URL: address, AUTH_SECRET: authSecret(), NODE_ENV: 'production' }
   })
-  await step('Schema', () => run(bin('tsx'), ['src/data/migrate.ts'], env))
+  await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
   await step('Demo data', async () => (await run(bin('tsx'), ['src/data/demo/seed.ts'], env)).trim())
   await step('Build', buildApp)
   await requireFreePort(port)

@@ -15,10 +15,10 @@ export class Stop extends Error {}
 /** Runs one step and prints how long it took. */
 export async function step(name, work) {
   const startedMs = Date.now()
-  process.stdout.write(`  ${name} ...`)
+  if (process.stdout.isTTY) process.stdout.write(`  ${name} ...\r`)
   const note = await work()
   const seconds = ((Date.now() - startedMs) / 1000).toFixed(1)
-  process.stdout.write(`\r  ${name.padEnd(34)} ${seconds.padStart(6)} s${note ? `  ${note}` : ''}\n`)
+  process.stdout.write(`  ${name.padEnd(34)} ${seconds.padStart(6)} s${note ? `  ${note}` : ''}\n`)
 }
 
 /** Runs a program to its end and returns what it printed. Its own words are shown when it fails. */
