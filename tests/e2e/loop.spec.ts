@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { expect, nightPasses, openClient, sql, test } from "./studio";
+import { expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
 const percentOf = async (page: Page, channel: string): Promise<number> =>
   parseInt((await page.locator(`[data-channel="${channel}"]`).innerText()).trim(), 10);
@@ -66,6 +66,8 @@ test("the whole loop by mouse, with a knee limited to 95 degrees by a surgeon", 
 
   await shortDose(page);
   await page.getByRole("button", { name: /^Keep/ }).click();
+  await expect(page.getByRole("button", { name: "Start the session" })).toBeVisible();
+  await expectAccessible(page);
   await page.getByRole("button", { name: "Start the session" }).click();
 
   // three taps
@@ -86,6 +88,7 @@ test("the whole loop by mouse, with a knee limited to 95 degrees by a surgeon", 
   await expect(page.getByText(/from the next set on/)).toBeHidden();
   await page.getByRole("button", { name: "End session" }).click();
   await expect(page.getByText("1 set kept.")).toBeVisible();
+  await expectAccessible(page);
   await expect(page.getByText("Saved in the studio")).toBeVisible();
   const [kept] = await sql<{ repetitions: number; pain_score: number; left_in_tank: number }>(
     "select * from performed_set order by ended_at desc limit 1",

@@ -78,6 +78,12 @@ export interface Variation {
 
 export const isHarder = (lever: LeverId, from: number, to: number): boolean => (LEVERS[lever].harder === "more" ? to > from : to < from);
 
+/** Whether two set-ups are the same to the millimetre and the gram. */
+export function isSameSetting(a: Setting, b: Setting): boolean {
+  const levers = new Set([...Object.keys(a), ...Object.keys(b)] as LeverId[]);
+  return [...levers].every((lever) => Math.abs((a[lever] ?? NaN) - (b[lever] ?? NaN)) < 1e-6);
+}
+
 /** Whether a set-up has just the levers of this variation, each within its range. */
 export const isSettingOf = (variation: Variation, setting: Setting): boolean =>
   Object.keys(setting).every((lever) => variation.levers.some((range) => range.lever === lever)) &&

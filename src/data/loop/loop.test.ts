@@ -159,6 +159,23 @@ describe("the loop on the database", () => {
     expect(await keep(0.47, "cleared", "2026-11-21")).toEqual({ ok: true });
   });
 
+  test("goes on counting at a rung that is kept again unchanged, with another dose", async () => {
+    const studio = await makeStudio(orm);
+    await openTestSession(orm, studio, "2026-10-06");
+    await decide(studio, await session(studio, "2026-10-06", "2026-10-07"), "2026-10-07");
+    const plan = currentPlan(await recordOf(studio));
+    if (!plan) throw new Error("no plan");
+    const again = {
+      variationId: plan.rung.variationId,
+      setting: plan.rung.setting,
+      dose: { ...plan.prescription.dose, restS: 75 },
+      note: "",
+    };
+    expect(await inTest(orm, (em) => keepRung(studio.scope, em, studio.clientId, again, "2026-10-08", DEFAULT_KIT))).toEqual({ ok: true });
+    await decide(studio, await session(studio, "2026-10-09", "2026-10-10"), "2026-10-10");
+    expect((await recordOf(studio)).decisions.map(({ move }) => move)).toEqual(["hold", "build"]);
+  });
+
   test("stops at a warning sign until a clearance is recorded", async () => {
     const studio = await makeStudio(orm);
     await openTestSession(orm, studio, "2026-10-06");

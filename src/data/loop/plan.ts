@@ -7,6 +7,7 @@ import {
   type DecisionMove,
   type Dose,
   fitContextOf,
+  isSameSetting,
   isSettingOf,
   judge,
   openWarning,
@@ -20,7 +21,7 @@ import { addDecision, addRung, prescribe, startSession } from "../repos/plan.rep
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
 
-/** Keeps a rung with what it asks today. Judged again here: the page's own figures are not taken on trust. */
+/** Keeps a rung with what it asks today; the one in force is kept on, so that its sessions go on counting. Judged again here: the page's own figures are not taken on trust. */
 async function keepJudged(
   scope: Scope,
   em: EntityManager,
@@ -38,6 +39,9 @@ async function keepJudged(
     return refuse({ code: "pose-impossible", reason: reason.code === "pose-impossible" ? reason.reason : reason.code });
   }
   if (judgement.blocked) return refuse({ code: "blocked-by-limit" });
+  const closed = judgement.state === "closed";
+  const standing = currentPlan(record)?.rung;
+  if (standing?.variationId === variationId && isSameSetting(standing.setting, setting)) return { ok: true, rungId: standing.id, closed };
   const rungId = await addRung(scope, em, record.client.id, {
     variationId,
     setting,
@@ -48,7 +52,7 @@ async function keepJudged(
     bodyMeasureId: measure.id,
     postureRuleId: record.postures.at(-1)?.id ?? null,
   });
-  return { ok: true, rungId, closed: judgement.state === "closed" };
+  return { ok: true, rungId, closed };
 }
 
 /** Keep: the chosen rung and dose become the plan. Past a ceiling only with a note; past a limit never. */

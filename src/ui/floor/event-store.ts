@@ -26,8 +26,9 @@ const database = (): Promise<IDBPDatabase<FloorSchema>> =>
 
 /** Keeps an event on this device, whatever becomes of the connection. */
 export async function keepEvent(event: FloorEvent): Promise<void> {
-  const db = await database();
-  await db.put("events", { event, sessionId: event.sessionId, state: "waiting" }, event.id);
+  const write = (await database()).transaction("events", "readwrite", { durability: "strict" });
+  await write.store.put({ event, sessionId: event.sessionId, state: "waiting" }, event.id);
+  await write.done;
 }
 
 export async function keptEvents(sessionId: string): Promise<FloorEvent[]> {
