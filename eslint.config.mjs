@@ -7,7 +7,19 @@ const forbid = (files, patterns, message) => ({
   files,
   rules: { "no-restricted-imports": ["error", { patterns: [{ group: patterns, message }] }] },
 });
-const FRAMEWORKS = ["next", "next/*", "react", "react-*", "styled-components", "@mikro-orm/*", "pg", "joi", "node:*", "pino", "better-auth*"];
+const FRAMEWORKS = [
+  "next",
+  "next/*",
+  "react",
+  "react-*",
+  "styled-components",
+  "@mikro-orm/*",
+  "pg",
+  "joi",
+  "node:*",
+  "pino",
+  "better-auth*",
+];
 const outer = (...layers) => layers.flatMap((layer) => [`@/${layer}/**`, `**/${layer}/**`]);
 
 export default defineConfig([
@@ -35,7 +47,14 @@ export default defineConfig([
       "no-restricted-properties": ["error", { object: "Math", property: "random" }],
     },
   },
-  { ...forbid(["src/core/**/*.ts"], [...FRAMEWORKS, ...outer("data", "ui", "app", "server", "actions", "workers", "schemas")], "the core imports nothing outside itself"), ignores: ["**/*.test.ts"] },
+  {
+    ...forbid(
+      ["src/core/**/*.ts"],
+      [...FRAMEWORKS, ...outer("data", "ui", "app", "server", "actions", "workers", "schemas")],
+      "the core imports nothing outside itself",
+    ),
+    ignores: ["**/*.test.ts"],
+  },
   forbid(["src/schemas/**/*.ts"], outer("data", "ui", "app", "server", "actions", "workers"), "schemas know the core only"),
   forbid(["src/data/**/*.ts"], outer("ui", "app", "server", "actions", "workers"), "data knows core and schemas only"),
   forbid(["src/workers/**/*.ts"], outer("data", "ui", "app", "server", "actions"), "workers know the core only"),

@@ -7,9 +7,15 @@ export default defineConfig({
   resolve: { alias: { "@": at("./src"), "server-only": at("./tests/empty.ts") } },
   test: {
     projects: [
-      { extends: true, test: { name: "unit", include: ["src/core/**/*.test.ts", "src/ui/**/*.test.ts", "src/schemas/**/*.test.ts", "cli/**/*.test.ts"] } },
+      {
+        extends: true,
+        test: { name: "unit", include: ["src/core/**/*.test.ts", "src/ui/**/*.test.ts", "src/schemas/**/*.test.ts", "cli/**/*.test.ts"] },
+      },
       { extends: true, test: { name: "published", include: ["tests/published/**/*.test.ts"] } },
-      { extends: true, test: { name: "database", include: ["src/data/**/*.test.ts"], fileParallelism: false, hookTimeout: 60_000, testTimeout: 30_000 } },
+      {
+        extends: true,
+        test: { name: "database", include: ["src/data/**/*.test.ts"], fileParallelism: false, hookTimeout: 60_000, testTimeout: 30_000 },
+      },
     ],
   },
 });
