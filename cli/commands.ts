@@ -29,7 +29,8 @@ import {
   type SolveInput,
   type SubjectInput,
 } from "../src/schemas/core-input.schema";
-import { type Example, runExamples } from "./shorthand";
+import { runExamples } from "./run-examples";
+import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
 
 /** One command: JSON in, JSON out. */

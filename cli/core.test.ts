@@ -54,16 +54,19 @@ describe("the command line", () => {
     expect(orphan).toMatchObject({ exitCode: 2, answer: { problems: [{ path: "0.input", code: "path.parent" }] } });
   });
 
-  test("says that a stance it does not have is not built, and goes on", () => {
+  test("answers an impossible pose with its reason, and goes on with the next", () => {
     const body = { heightM: 1.7, massKg: 70, sex: "F" };
     const { answer } = ask("mechanics", [
-      { id: "a", fn: "bridge", body, input: { hipFlex: 0 } },
-      { id: "b", fn: "evaluate", body, input: { knee: 60 } },
+      { id: "a", fn: "bridge", body, input: { hipFlex: 0, sep: 3 } },
+      { id: "b", fn: "evaluate", body, input: { knee: 60, trail: { kind: "ground", back: 2, heel: 30 } } },
+      { id: "c", fn: "lever", input: { name: "inertia", args: [0.4, 2], noBody: true } },
     ]);
     expect(answer).toMatchObject([
-      { id: "a", result: { ok: false, reason: "not-built" } },
-      { id: "b", result: { ok: true } },
+      { id: "a", result: { ok: false, reason: "bridge-unreachable" } },
+      { id: "b", result: { ok: false, reason: "trail-unreachable" } },
+      { id: "c", result: { value: expect.closeTo(1.0503, 3) as number } },
     ]);
+    expect(ask("mechanics", [{ id: "d", fn: "lever", input: { name: "tke", args: [50] } }]).exitCode).toBe(2);
   });
 
   test("solves a seat for a demand, and snaps it to the side that asks less", () => {

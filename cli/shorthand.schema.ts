@@ -1,7 +1,7 @@
 import Joi from "joi";
 import { BODY_LIMITS } from "../src/core/body/body";
 
-/** The worked examples' shorthand, as input. Only what the core has built is checked in depth. */
+/** The worked examples' shorthand, as input. */
 const number = Joi.number();
 const within = ({ min, max }: { min: number; max: number }) => Joi.number().min(min).max(max);
 const point = Joi.array().items(number.required()).length(2);
@@ -39,7 +39,18 @@ const assistSchema = Joi.object({
   anchor: point,
 });
 
-const trailSchema = Joi.alternatives(kinds("same"), Joi.object({ kind: kinds("same", "ground", "reach", "free").required() }).unknown());
+const of = (kind: string) => Joi.object({ kind: Joi.valid(kind) }).unknown();
+const trailSchema = Joi.alternatives()
+  .conditional(of("ground"), {
+    then: Joi.object({ kind: Joi.any(), back: number.required(), heel: number.required(), level: number, cop: number.min(0).max(1) }),
+  })
+  .conditional(of("reach"), {
+    then: Joi.object({ kind: Joi.any(), level: number.required(), heel: number.required(), knee: number, dir: Joi.valid(-1, 1) }),
+  })
+  .conditional(of("free"), {
+    then: Joi.object({ kind: Joi.any(), thigh: Joi.alternatives(number, kinds("inline")).required(), knee: number.required() }),
+    otherwise: Joi.alternatives(kinds("same"), Joi.object({ kind: kinds("same", "ground", "reach", "free").required() })),
+  });
 
 export const standingSpecSchema = Joi.object({
   knee: number,
@@ -77,6 +88,10 @@ const hasParent = (specKey: string) => (input: Record<string, unknown>, helpers:
 
 const solveKeys = { path: Joi.string().required(), channel: Joi.string().required(), lo: number.required(), hi: number.required() };
 
+const LEVER_NAMES = "straightLegRaise sideLyingAbduction seatedAbduction tke calfRaise kneeExtension frontalHip inertia strapLean".split(
+  " ",
+);
+
 const inputs = {
   body: Joi.object({}),
   tissue: Joi.object({ knee: number.required() }),
@@ -93,17 +108,53 @@ const inputs = {
     hasParent("specB"),
   ),
   assistBounds: Joi.object({ spec: standingSpecSchema.required(), assists: Joi.array().items(assistSchema).required() }),
-  bridge: Joi.object().unknown(),
-  legPress: Joi.object().unknown(),
-  lever: Joi.object().unknown(),
-  band: Joi.object().unknown(),
+  bridge: Joi.object({
+    hipFlex: number.required(),
+    kneeTop: number,
+    sep: number.greater(0),
+    bench: number,
+    cop: number.min(0).max(1),
+    share: number.min(0).max(1),
+    shear: Joi.alternatives(kinds("zero", "least"), number),
+    loads: Joi.array().items(Joi.object({ kg: number.min(0).max(400).required(), at: kinds("hips", "vest", "back").required() })),
+    trail: trailSchema,
+    arms: Joi.any(),
+  }).or("kneeTop", "sep"),
+  legPress: Joi.object({
+    knee: number.min(0).max(170).required(),
+    sledN: number.min(0).required(),
+    inclineDeg: number.required(),
+    offset: number,
+    cop: number.min(0).max(1),
+    legs: Joi.valid(1, 2),
+    share: number.min(0).max(1),
+    trunkDeg: number,
+  }),
+  lever: Joi.object({
+    name: kinds(...LEVER_NAMES).required(),
+    args: Joi.array().items(number, kinds("opposite", "same")).required(),
+    noBody: Joi.boolean(),
+  }),
+  band: Joi.object({
+    table: Joi.object({
+      restM: number.greater(0).required(),
+      points: Joi.array()
+        .items(Joi.array().ordered(number.greater(0).required(), number.min(0).required()).length(2))
+        .min(1)
+        .required(),
+    }).required(),
+    len: number.min(0).required(),
+  }),
 };
-const bodiless = ["tissue", "band", "lever"];
+const bodiless = ["tissue", "band"];
 
 const exampleSchema = Joi.object({
   id: Joi.string().required(),
   fn: kinds(...Object.keys(inputs)).required(),
-  body: shorthandBodySchema.when("fn", { is: kinds(...bodiless), otherwise: Joi.required() }),
+  body: shorthandBodySchema.when("fn", {
+    is: kinds(...bodiless),
+    otherwise: Joi.when("input.name", { is: "inertia", otherwise: Joi.required() }),
+  }),
   input: Joi.when("fn", {
     switch: Object.entries(inputs).map(([fn, schema]) => ({ is: fn, then: schema.required() })),
   }),

@@ -1,33 +1,35 @@
-import type { Body, BodyMeasure } from "../src/core/body/body";
-import { bodyFromMeasure } from "../src/core/body/body";
-import { assistBounds } from "../src/core/mechanics/assist-bounds";
-import { contactAreaMm2, contactRatio, quadricepsArmMm } from "../src/core/mechanics/kneecap";
-import { standingPose } from "../src/core/mechanics/standing";
 import {
   type Arms,
   type Assist,
+  assistBounds,
   type Balance,
+  type Body,
+  type BodyMeasure,
+  type Brace,
   type Depth,
+  inverse,
   type LegDemand,
+  type LegGeometry,
+  type Point,
   SHANK_RULES,
   type ShankRule,
   STANDING_DEFAULTS,
-  type StandingPose,
+  standingPose,
   type StandingResult,
   type StandingSetting,
-} from "../src/core/mechanics/standing.types";
-import { inverse } from "../src/core/solve/inverse";
+  type Trail,
+} from "../src/core";
 
 /**
  * The worked examples' short keys, over the core's full names. Nothing is computed here.
  * Everything it takes has passed `mechanicsSchema`.
  */
-type Json = Record<string, unknown>;
-interface Spec {
+export type Json = Record<string, unknown>;
+export interface Spec {
   knee?: number;
   hipHeight?: number;
   seat?: number;
-  step?: Json;
+  step?: { height: number; trailLean?: number; trailHeel?: number };
   shank?: { mode: "natural" | "overToes" | "midfoot" | "vertical" | "fixed"; deg?: number };
   dorsiMax?: number;
   hipMax?: number;
@@ -40,9 +42,14 @@ interface Spec {
   loads?: { kg: number; at: "hands" | "back" | "vest" | "hips" }[];
   assists?: ShortAssist[];
   share?: number;
-  trail?: "same" | { kind: string };
-  brace?: unknown;
+  trail?: "same" | ShortTrail;
+  brace?: "vertical" | "least" | number | { frac: number };
 }
+export type ShortTrail =
+  | { kind: "same" }
+  | { kind: "ground"; back: number; heel: number; level?: number; cop?: number }
+  | { kind: "reach"; level: number; heel: number; knee?: number; dir?: -1 | 1 }
+  | { kind: "free"; thigh: number | "inline"; knee: number };
 interface ShortAssist {
   at: Assist["at"];
   fx?: number;
@@ -58,11 +65,10 @@ export interface Example {
   input: Json;
 }
 
-const NOT_BUILT = { ok: false, reason: "not-built" } as const;
 const REASONS: Record<string, string> = { "kneecap-extrapolated": "pfj-extrapolated" };
-const SOLVES = { trunk: "trunk", shank: "shank", assist: "assist", cop: "pressure" } as const;
+const SOLVES = { trunk: "trunk", shank: "shank", assist: "assist", cop: "pressure", share: "share" } as const;
 
-function measureFrom(short: Json): BodyMeasure {
+export function measureFrom(short: Json): BodyMeasure {
   const { sex, bellyFwdM, table, ...lengths } = short as Json & { bellyFwdM?: number };
   return {
     ...(lengths as unknown as BodyMeasure),
@@ -72,9 +78,25 @@ function measureFrom(short: Json): BodyMeasure {
   };
 }
 
-function depthFrom({ hipHeight, seat, knee = 0 }: Spec): Depth {
+function depthFrom({ hipHeight, seat, step, knee = 0 }: Spec): Depth {
   if (hipHeight !== undefined) return { by: "hip-height", hipHeightM: hipHeight };
-  return seat === undefined ? { by: "knee-flexion", kneeFlexionDeg: knee } : { by: "seat-height", seatHeightM: seat };
+  if (seat !== undefined) return { by: "seat-height", seatHeightM: seat };
+  if (step) return { by: "step", stepHeightM: step.height, trailLeanDeg: step.trailLean ?? 10, trailHeelDeg: step.trailHeel ?? 20 };
+  return { by: "knee-flexion", kneeFlexionDeg: knee };
+}
+
+function trailFrom(trail: Spec["trail"]): Trail {
+  if (!trail || trail === "same" || trail.kind === "same") return { kind: "same" };
+  if (trail.kind === "free") return { kind: "free", thighDeg: trail.thigh, kneeFlexionDeg: trail.knee };
+  if (trail.kind === "ground")
+    return { kind: "ground", backM: trail.back, heelDeg: trail.heel, levelM: trail.level ?? 0, pressureFraction: trail.cop ?? 0.5 };
+  return { kind: "reach", levelM: trail.level, heelDeg: trail.heel, kneeFlexionDeg: trail.knee ?? 0, direction: trail.dir ?? -1 };
+}
+
+function braceFrom(brace: Spec["brace"]): Brace {
+  if (brace === undefined || brace === "vertical") return { kind: "vertical" };
+  if (typeof brace === "number") return { kind: "force", forceN: brace };
+  return { kind: "least", fraction: brace === "least" ? 1 : brace.frac };
 }
 
 function armsFrom(arms: NonNullable<Spec["arms"]>): Arms {
@@ -96,10 +118,9 @@ function assistFrom({ at, fx, fy, mag, dirDeg, anchor }: ShortAssist): Assist {
 const shankFrom = ({ mode, deg = 0 }: NonNullable<Spec["shank"]>): ShankRule =>
   mode === "fixed" ? { kind: "fixed", shankLeanDeg: deg } : SHANK_RULES[mode];
 
-/** The full setting, or null where the shorthand asks for a stance that the core does not have yet. */
-function settingFrom(spec: Spec): StandingSetting | null {
-  const { trail, step, balance = { mode: "trunk" } } = spec;
-  if (step || balance.mode === "share" || (trail && trail !== "same" && trail.kind !== "same")) return null;
+/** The full setting. */
+function settingFrom(spec: Spec): StandingSetting {
+  const { balance = { mode: "trunk" } } = spec;
   const d = STANDING_DEFAULTS;
   const solved: Balance =
     balance.mode === "trunk" ? { solve: "trunk" } : ({ solve: SOLVES[balance.mode], trunkLeanDeg: balance.trunk } as Balance);
@@ -117,16 +138,18 @@ function settingFrom(spec: Spec): StandingSetting | null {
     loads: (spec.loads ?? []).map(({ kg, at }) => ({ massKg: kg, at })),
     assists: (spec.assists ?? []).map(assistFrom),
     leadShareFraction: spec.share ?? d.leadShareFraction,
+    trail: trailFrom(spec.trail),
+    brace: braceFrom(spec.brace),
   };
 }
 
-function legOut(pose: StandingPose, leg: LegDemand): Json {
+export function legOut(geometry: LegGeometry, leg: LegDemand, trunkLeanDeg: number, pressure: Point): Json {
   return {
-    knee: pose.kneeFlexionDeg,
-    hipFlex: pose.hipFlexionDeg,
-    dorsi: pose.dorsiflexionDeg,
-    sigma: pose.shankLeanDeg,
-    theta: pose.thighLeanDeg,
+    knee: geometry.kneeFlexionDeg,
+    hipFlex: geometry.thighLeanDeg + trunkLeanDeg,
+    dorsi: geometry.shankLeanDeg - geometry.footPitchDeg,
+    sigma: geometry.shankLeanDeg,
+    theta: geometry.thighLeanDeg,
     ankleNm: leg.ankleMomentNm,
     kneeNm: leg.kneeMomentNm,
     hipNm: leg.hipMomentNm,
@@ -137,21 +160,23 @@ function legOut(pose: StandingPose, leg: LegDemand): Json {
     share: leg.shareFraction,
     Fx: leg.groundFxN,
     Fy: leg.groundFyN,
-    cop: pose.pressure,
-    ankle: pose.ankle,
-    kneeP: pose.knee,
-    hip: pose.hip,
+    cop: pressure,
+    ankle: geometry.ankle,
+    kneeP: geometry.knee,
+    hip: geometry.hip,
   };
 }
 
+export const warningsOut = (warnings: readonly string[]): string[] => warnings.map((code) => REASONS[code] ?? code);
+
 function poseOut(result: StandingResult): Json {
-  const warn = result.warnings.map((code) => REASONS[code] ?? code);
+  const warn = warningsOut(result.warnings);
   if (!result.ok) return { ok: false, reason: result.reason, warn };
   return {
     ok: true,
     warn,
-    lead: legOut(result, result.lead),
-    trail: legOut(result, result.trail),
+    lead: legOut(result, result.lead, result.trunkLeanDeg, result.pressure),
+    trail: legOut(result.trailLeg, result.trail, result.trunkLeanDeg, result.trailPressure),
     trunkLean: result.trunkLeanDeg,
     trunkThigh: 180 - result.hipFlexionDeg,
     hipHeight: result.hipHeightM,
@@ -166,7 +191,7 @@ function poseOut(result: StandingResult): Json {
   };
 }
 
-const bodyOut = (b: Body): Json => ({
+export const bodyOut = (b: Body): Json => ({
   H: b.heightM,
   m: b.massKg,
   sex: b.sex === "female" ? "F" : "M",
@@ -209,10 +234,7 @@ function withValue(spec: Spec, path: string, value: number): Spec {
   return copy;
 }
 
-function poseOf(body: Body, spec: Spec): Json {
-  const setting = settingFrom(spec);
-  return setting ? poseOut(standingPose(body, setting)) : NOT_BUILT;
-}
+export const poseOf = (body: Body, spec: Spec): Json => poseOut(standingPose(body, settingFrom(spec)));
 
 const channelOf = (body: Body, spec: Spec, path: string, channel: string) => (x: number) => {
   const value = at(poseOf(body, withValue(spec, path, x)), channel);
@@ -224,7 +246,10 @@ const SWEEP_CHANNELS =
     " ",
   );
 
-function sweepOut(body: Body, { spec, path, from, to, n = 21 }: { spec: Spec; path: string; from: number; to: number; n?: number }): Json {
+export function sweepOut(
+  body: Body,
+  { spec, path, from, to, n = 21 }: { spec: Spec; path: string; from: number; to: number; n?: number },
+): Json {
   const xs = Array.from({ length: n }, (_, i) => from + ((to - from) * i) / (n - 1));
   const poses = xs.map((x) => poseOf(body, withValue(spec, path, x)));
   const out: Json = { bad: poses.filter((pose) => !pose["ok"]).length };
@@ -241,14 +266,14 @@ function sweepOut(body: Body, { spec, path, from, to, n = 21 }: { spec: Spec; pa
   return out;
 }
 
-interface SolveInput {
+export interface SolveInput {
   path: string;
   channel: string;
   lo: number;
   hi: number;
 }
 
-function inverseOut(body: Body, spec: Spec, target: number, { path, channel, lo, hi }: SolveInput): Json {
+export function inverseOut(body: Body, spec: Spec, target: number, { path, channel, lo, hi }: SolveInput): Json {
   const result = inverse(channelOf(body, spec, path, channel), lo, hi, target);
   const range = result.range
     ? { lo: result.range.min, hi: result.range.max, minAt: result.range.minAt, maxAt: result.range.maxAt }
@@ -256,47 +281,14 @@ function inverseOut(body: Body, spec: Spec, target: number, { path, channel, lo,
   return result.ok ? { ok: true, x: result.x, all: result.all, target, ...range } : { ok: false, reason: result.reason, target, ...range };
 }
 
-function equalDemandOut(body: Body, { specA, specB, ...solve }: { specA: Spec; specB: Spec } & SolveInput): Json {
+export function equalDemandOut(body: Body, { specA, specB, ...solve }: { specA: Spec; specB: Spec } & SolveInput): Json {
   const poseA = poseOf(body, specA);
   const target = at(poseA, solve.channel);
   if (typeof target !== "number") return { ok: false, reason: poseA["reason"] ?? "no-feasible-pose" };
   return inverseOut(body, specB, target, solve);
 }
 
-function boundsOut(body: Body, { spec, assists }: { spec: Spec; assists: ShortAssist[] }): Json {
-  const setting = settingFrom(spec);
-  if (!setting) return NOT_BUILT;
-  const { base, keepShin, keepTrunk, keepPose } = assistBounds(body, setting, assists.map(assistFrom));
+export function boundsOut(body: Body, { spec, assists }: { spec: Spec; assists: ShortAssist[] }): Json {
+  const { base, keepShin, keepTrunk, keepPose } = assistBounds(body, settingFrom(spec), assists.map(assistFrom));
   return { ok: base.ok, base: poseOut(base), keepShin: poseOut(keepShin), keepTrunk: poseOut(keepTrunk), keepPose: poseOut(keepPose) };
 }
-
-const usesUnbuilt = (input: Json): boolean =>
-  ["spec", "specA", "specB"].some((key) => key in input && settingFrom(input[key] as Spec) === null);
-
-function resultOf({ fn, body: short, input }: Example): Json {
-  if (fn === "tissue") {
-    const knee = input["knee"] as number;
-    return { arm: quadricepsArmMm(knee), k: contactRatio(knee), area: contactAreaMm2(knee) };
-  }
-  if (["bridge", "legPress", "lever", "band"].includes(fn) || usesUnbuilt(input)) return NOT_BUILT;
-  const body = bodyFromMeasure(measureFrom(short ?? {}));
-  switch (fn) {
-    case "body":
-      return bodyOut(body);
-    case "evaluate":
-      return poseOf(body, input as Spec);
-    case "sweep":
-      return sweepOut(body, input as unknown as Parameters<typeof sweepOut>[1]);
-    case "inverse": {
-      const { spec, target, ...solve } = input as unknown as { spec: Spec; target: number } & SolveInput;
-      return inverseOut(body, spec, target, solve);
-    }
-    case "equalDemand":
-      return equalDemandOut(body, input as unknown as Parameters<typeof equalDemandOut>[1]);
-    default:
-      return boundsOut(body, input as unknown as Parameters<typeof boundsOut>[1]);
-  }
-}
-
-export const runExamples = (examples: readonly Example[]): { id: string; result: Json }[] =>
-  examples.map((example) => ({ id: example.id, result: resultOf(example) }));

@@ -5,6 +5,10 @@ export { type Issue, type Parsed, unreachable } from "./reasons";
 // body and mechanics
 export { type Body, BODY_LIMITS, bodyFromMeasure, type BodyMeasure, type Sex } from "./body/body";
 export { assistBounds } from "./mechanics/assist-bounds";
+export { bandTension, type BandTable } from "./mechanics/band";
+export { BRIDGE_DEFAULTS, bridgePose, type BridgeResult, type BridgeSetting } from "./mechanics/bridge";
+export { LEG_PRESS_DEFAULTS, legPress, type LegPressSetting } from "./mechanics/leg-press";
+export * from "./mechanics/levers";
 export {
   type ChannelDemand,
   type ChannelId,

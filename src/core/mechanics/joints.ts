@@ -53,7 +53,11 @@ export function legDemand(
 }
 
 /** Flexing moment, compression and shear at L5/S1 from the forces above it (E12). Shear is an index only. */
-export function lowBackDemand(upper: UpperBody): { momentNm: number; compressionN: number; shearN: number } {
+export function lowBackDemand(upper: Pick<UpperBody, "aboveL5" | "l5" | "up" | "front">): {
+  momentNm: number;
+  compressionN: number;
+  shearN: number;
+} {
   let flexingNm = 0;
   let fx = 0;
   let fy = 0;

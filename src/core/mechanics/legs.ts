@@ -26,6 +26,10 @@ export const footPitchDeg = ({ heelRaiseDeg, wedgeDeg }: StandingSetting): numbe
 
 export const pressureFraction = ({ heelRaiseDeg, pressureFraction: f }: StandingSetting): number => (heelRaiseDeg > 0 ? BALL_FRACTION : f);
 
+/** Ankle height over its support with the heel raised onto the ball, or flat. */
+export const ankleOnFootM = (body: Body, heelDeg: number): number =>
+  heelDeg > 0 ? -solePoint(body, BALL_FRACTION, heelDeg)[1] : body.ankleHeightM;
+
 function ankleAboveSupportM(body: Body, setting: StandingSetting): number {
   const { heelRaiseDeg, wedgeDeg } = setting;
   if (heelRaiseDeg > 0) return -solePoint(body, BALL_FRACTION, heelRaiseDeg)[1];
@@ -66,6 +70,10 @@ export const shankSolveRangeDeg = (setting: StandingSetting): readonly [number, 
 export function hipHeightGivenM(body: Body, { depth }: StandingSetting): number | null {
   if (depth.by === "hip-height") return depth.hipHeightM;
   if (depth.by === "seat-height") return depth.seatHeightM + body.hipAboveSeatM;
+  if (depth.by === "step") {
+    const reachM = (body.shankM + body.thighM) * cosDeg(depth.trailLeanDeg);
+    return ankleOnFootM(body, depth.trailHeelDeg) + reachM - depth.stepHeightM;
+  }
   return null;
 }
 

@@ -2,7 +2,11 @@ import type { Force, Point } from "./vector";
 
 /** What fixes how deep the pose is. Heights in metres above the lead foot's support. */
 export type Depth =
-  { by: "knee-flexion"; kneeFlexionDeg: number } | { by: "hip-height"; hipHeightM: number } | { by: "seat-height"; seatHeightM: number };
+  | { by: "knee-flexion"; kneeFlexionDeg: number }
+  | { by: "hip-height"; hipHeightM: number }
+  | { by: "seat-height"; seatHeightM: number }
+  /** The pose at which the straight trailing leg just leaves or touches the level below the step. */
+  | { by: "step"; stepHeightM: number; trailLeanDeg: number; trailHeelDeg: number };
 
 /**
  * How the shin leans as the knee bends: the choice the geometry cannot make (docs/equations.md E4).
@@ -36,7 +40,20 @@ export interface Assist {
 }
 
 /** Which quantity gives way so that weight stays over the pressure point. */
-export type Balance = { solve: "trunk" } | { solve: "shank" | "assist" | "pressure"; trunkLeanDeg: number };
+export type Balance = { solve: "trunk" } | { solve: "shank" | "assist" | "pressure" | "share"; trunkLeanDeg: number };
+
+/** Where the other leg is. Heights and distances in metres from the lead foot's support and ankle. */
+export type Trail =
+  | { kind: "same" }
+  /** On the floor behind the lead ankle (its sole's contact point), heel raised by `heelDeg`. */
+  | { kind: "ground"; backM: number; heelDeg: number; levelM: number; pressureFraction: number }
+  /** Reaching for another level with a given knee, behind (-1) or in front (1). */
+  | { kind: "reach"; levelM: number; heelDeg: number; kneeFlexionDeg: number; direction: -1 | 1 }
+  /** Off the ground; thigh forward of vertical, or in line with the trunk. */
+  | { kind: "free"; thighDeg: number | "inline"; kneeFlexionDeg: number };
+
+/** Fore-aft bracing between two feet, which geometry cannot give: the lead foot is pushed forward, the trail foot back. */
+export type Brace = { kind: "vertical" } | { kind: "least"; fraction: number } | { kind: "force"; forceN: number };
 
 /** A pose on two level feet, before it is solved. Angles in degrees. */
 export interface StandingSetting {
@@ -55,8 +72,10 @@ export interface StandingSetting {
   arms: Arms;
   loads: readonly Load[];
   assists: readonly Assist[];
-  /** Share of the vertical ground force under the lead leg. */
+  /** Share of the vertical ground force under the lead leg; all of it when the other leg is free. */
   leadShareFraction: number;
+  trail: Trail;
+  brace: Brace;
 }
 
 export type PoseFailure =
@@ -69,9 +88,20 @@ export type PoseFailure =
   | "assist-no-lever"
   | "no-assist-to-solve"
   | "assist-unspecified"
-  | "assist-overload";
+  | "assist-overload"
+  | "share-outside-0-1"
+  | "share-needs-two-feet";
 
-export type PoseWarning = "dorsiflexion-limited" | "ankle-limit" | "hip-limit" | "kneecap-extrapolated" | "hands-out-of-reach" | "slips";
+export type PoseWarning =
+  | "dorsiflexion-limited"
+  | "ankle-limit"
+  | "trail-ankle-limit"
+  | "hip-limit"
+  | "kneecap-extrapolated"
+  | "hands-out-of-reach"
+  | "slips"
+  | "brace-ignored"
+  | "brace-friction-limited";
 
 /** Where the legs are once depth and shin are known. */
 export interface LegGeometry {
@@ -113,6 +143,9 @@ export interface StandingPose extends LegGeometry {
   hand: Point;
   lead: LegDemand;
   trail: LegDemand;
+  /** The other leg; the same as this one on level feet. */
+  trailLeg: LegGeometry;
+  trailPressure: Point;
   lowBackMomentNm: number;
   lowBackCompressionN: number;
   lowBackShearN: number;
@@ -151,4 +184,6 @@ export const STANDING_DEFAULTS: StandingSetting = {
   loads: [],
   assists: [],
   leadShareFraction: 0.5,
+  trail: { kind: "same" },
+  brace: { kind: "vertical" },
 };

@@ -18,6 +18,9 @@ export function poseFailureText(reason: PoseFailure): string {
       return "she would fall forward";
     case "assist-overload":
       return "the hands would carry more than the whole body";
+    case "share-outside-0-1":
+    case "share-needs-two-feet":
+      return "her weight cannot be shared between the feet like that";
     case "assist-wrong-way":
     case "assist-no-lever":
     case "no-assist-to-solve":
