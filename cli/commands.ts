@@ -1,5 +1,6 @@
 import type Joi from "joi";
 import {
+  bandTension,
   bodyFromMeasure,
   type Ceiling,
   ceilingsFromCalmPose,
@@ -10,23 +11,30 @@ import {
   demandOf,
   fitCatalogue,
   type FitContext,
-  inverse,
-  leverValues,
+  matchDemand,
   nextStep,
+  solveLever,
+  stairAround,
+  strapLean,
   type Subject,
   variationById,
   variationsOf,
-  withLever,
 } from "../src/core";
 import {
+  calibrateInputSchema,
+  type CalibrateInput,
   decideInputSchema,
   type DecideInput,
   demandInputSchema,
   type DemandInput,
   fitInputSchema,
   type FitInput,
+  matchInputSchema,
+  type MatchInput,
   solveInputSchema,
   type SolveInput,
+  stairInputSchema,
+  type StairInput,
   type SubjectInput,
 } from "../src/schemas/core-input.schema";
 import { runExamples } from "./run-examples";
@@ -75,18 +83,36 @@ function runDemand(input: DemandInput): unknown {
   return demandOf(subjectFrom(input), variationById(input.variationId), input.setting);
 }
 
-/** The exact setting, and the nearest one on the equipment's grid that does not ask more. */
 function runSolve({ lever, low, high, channel, side, target, increment, ...input }: SolveInput): unknown {
-  const subject = subjectFrom(input);
-  const variation = variationById(input.variationId);
-  const at = (value: number): number => {
-    const demand = demandOf(subject, variation, withLever(input.setting, lever, value));
-    return demand.ok ? (demand.channels.find((d) => d.channel === channel && d.side === side)?.head ?? NaN) : NaN;
-  };
-  const result = inverse(at, low, high, target);
+  const range = { lever, min: low, max: high };
   const step = increment ?? DEFAULT_KIT.increments[lever];
-  const snapped = leverValues({ lever, min: low, max: high, start: low }, step).filter((value) => at(value) <= target);
-  return { ...result, snapped: snapped.at(-1) ?? null };
+  return solveLever(subjectFrom(input), variationById(input.variationId), input.setting, range, { channel, side }, target, step);
+}
+
+function runMatch({ from, to, channel, side, ...subject }: MatchInput): unknown {
+  const target = {
+    variation: variationById(to.variationId),
+    setting: to.setting,
+    range: { lever: to.lever, min: to.low, max: to.high },
+    increment: to.increment ?? DEFAULT_KIT.increments[to.lever],
+  };
+  return matchDemand(subjectFrom(subject), { variation: variationById(from.variationId), setting: from.setting }, target, {
+    channel,
+    side,
+  });
+}
+
+function runStair({ variationId, setting, down = 2, up = 8, ...fit }: StairInput): unknown {
+  return stairAround(contextFrom(fit), variationById(variationId), setting, { down, up });
+}
+
+function runCalibrate({ band, lengthsM = [], strap, body }: CalibrateInput): unknown {
+  return {
+    ...(band ? { band: lengthsM.map((lengthM) => ({ lengthM, ...bandTension(band, lengthM) })) } : {}),
+    ...(strap && body
+      ? { strap: strapLean(bodyFromMeasure(body), strap.leanDeg, strap.comHeightM, strap.handleHeightM, strap.directionDeg) }
+      : {}),
+  };
 }
 
 const runFit = (input: FitInput): unknown => fitCatalogue(contextFrom(input), variationsOf("squat"));
@@ -106,6 +132,13 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   },
   demand: { summary: "What a variation in one set-up asks of each joint", schema: demandInputSchema, run: runDemand },
   solve: { summary: "Which value of one lever gives a wanted demand", schema: solveInputSchema, run: runSolve },
+  match: { summary: "Which setting of one variation asks as much of a joint as another does", schema: matchInputSchema, run: runMatch },
+  stair: { summary: "Even risers around a rung, one lever a step", schema: stairInputSchema, run: runStair },
+  calibrate: {
+    summary: "A band's measured points, or a straight-body lean on a strap, as force",
+    schema: calibrateInputSchema,
+    run: runCalibrate,
+  },
   fit: { summary: "Every variation for one client today: open, try or closed, solved and ranked", schema: fitInputSchema, run: runFit },
   decide: { summary: "Ease, hold, build or stop, with reasons", schema: decideInputSchema, run: runDecide },
 };

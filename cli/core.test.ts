@@ -23,7 +23,16 @@ describe("the command line", () => {
   test("lists its commands with a JSON Schema each", () => {
     const { exitCode, answer } = core("commands", "");
     expect(exitCode).toBe(0);
-    expect((answer as { command: string }[]).map(({ command }) => command)).toEqual(["mechanics", "demand", "solve", "fit", "decide"]);
+    expect((answer as { command: string }[]).map(({ command }) => command)).toEqual([
+      "mechanics",
+      "demand",
+      "solve",
+      "match",
+      "stair",
+      "calibrate",
+      "fit",
+      "decide",
+    ]);
     for (const { input } of answer as { input: object }[]) expect(input).toHaveProperty("type");
   });
 
@@ -86,6 +95,36 @@ describe("the command line", () => {
     const { x, snapped } = answer as { x: number; snapped: number };
     expect(snapped).toBeGreaterThanOrEqual(x);
     expect(snapped - x).toBeLessThan(0.01);
+  });
+
+  test("matches two variations, builds a stair, and turns a band and a strap into force", () => {
+    const subject = { body: CLIENT.body, leadSide: "right" };
+    const match = ask("match", {
+      ...subject,
+      from: { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.6 } },
+      to: { variationId: "goblet-to-box", setting: { seatHeightM: 0.6, loadKg: 6 }, lever: "seatHeightM", low: 0.45, high: 0.7 },
+      channel: "kneeMoment",
+      side: "right",
+    });
+    expect(match.answer).toMatchObject({ ok: true, solution: { ok: true, snapped: expect.any(Number) as number } });
+    const stair = ask("stair", {
+      ...CLIENT,
+      calmPose: CALM,
+      variationId: "box-squat-pole",
+      setting: { seatHeightM: 0.62, handForceN: 78.48, shareFraction: 0.5 },
+    });
+    expect((stair.answer as { isCurrent: boolean }[]).filter(({ isCurrent }) => isCurrent)).toHaveLength(1);
+    const band = { restM: 0.9, points: [{ lengthM: 1.2, tensionN: 45 }] };
+    const strap = { leanDeg: 20, comHeightM: 0.95, handleHeightM: 1.3, directionDeg: 30 };
+    expect(ask("calibrate", { band, lengthsM: [1.2, 1.5], strap, body: CLIENT.body }).answer).toMatchObject({
+      band: [
+        { tensionN: 45, isExtrapolated: false },
+        { tensionN: expect.closeTo(90, 6) as number, isExtrapolated: true },
+      ],
+      strap: { tensionN: expect.any(Number) as number },
+    });
+    expect(ask("calibrate", { band: { restM: 0.9, points: [{ lengthM: 0.8, tensionN: 10 }] } }).exitCode).toBe(2);
+    expect(ask("calibrate", { strap }).exitCode).toBe(2);
   });
 
   test("fits and decides for one client from plain data", () => {

@@ -29,6 +29,7 @@ export type { Force, Point } from "./mechanics/vector";
 
 // solve
 export { inverse, type InverseResult } from "./solve/inverse";
+export { type LeverSolution, type Match, matchDemand, solveLever, type Watched } from "./solve/lever";
 export { brent, rootsByScan } from "./solve/roots";
 
 // catalogue

@@ -1,5 +1,6 @@
 import Joi from "joi";
 import {
+  type BandTable,
   type BodyMeasure,
   CATALOGUE,
   type CalmPose,
@@ -178,3 +179,67 @@ export const decideInputSchema = Joi.object<DecideInput>({
   painLimitScore: within({ min: 0, max: 10 }).required(),
   provisional: Joi.boolean().required(),
 }).required();
+
+interface Chosen {
+  variationId: string;
+  setting: Setting;
+}
+export interface MatchInput extends SubjectInput {
+  from: Chosen;
+  to: Chosen & { lever: LeverId; low: number; high: number; increment?: number };
+  channel: ChannelId;
+  side: "left" | "right" | "both";
+}
+const chosenKeys = { variationId: variationId.required(), setting: settingSchema.required() };
+export const matchInputSchema = Joi.object<MatchInput>({
+  ...subjectKeys,
+  from: Joi.object(chosenKeys).required(),
+  to: Joi.object({
+    ...chosenKeys,
+    lever: lever.required(),
+    low: Joi.number().required(),
+    high: Joi.number().greater(Joi.ref("low")).required(),
+    increment,
+  }).required(),
+  channel: Joi.string()
+    .valid(...Object.keys(CHANNELS))
+    .required(),
+  side: channelSide.required(),
+}).required();
+
+export interface StairInput extends FitInput, Chosen {
+  down?: number;
+  up?: number;
+}
+const treadCount = Joi.number().integer().min(0).max(40);
+export const stairInputSchema = Joi.object<StairInput>({ ...fitKeys, ...chosenKeys, down: treadCount, up: treadCount }).required();
+
+export interface CalibrateInput {
+  band?: BandTable;
+  lengthsM?: number[];
+  body?: BodyMeasure;
+  strap?: { leanDeg: number; comHeightM: number; handleHeightM: number; directionDeg: number };
+}
+const lengthM = Joi.number().greater(0).max(10);
+export const calibrateInputSchema = Joi.object<CalibrateInput>({
+  band: Joi.object({
+    restM: lengthM.required(),
+    points: Joi.array()
+      .items(
+        Joi.object({ lengthM: lengthM.greater(Joi.ref("/band.restM")).required(), tensionN: Joi.number().min(0).max(2000).required() }),
+      )
+      .min(1)
+      .required(),
+  }),
+  lengthsM: Joi.array().items(Joi.number().min(0).max(10)),
+  body: bodyMeasureSchema,
+  strap: Joi.object({
+    leanDeg: within({ min: 0, max: 60 }).required(),
+    comHeightM: within({ min: 0.4, max: 1.5 }).required(),
+    handleHeightM: within({ min: 0.2, max: 2 }).required(),
+    directionDeg: within({ min: -90, max: 180 }).required(),
+  }),
+})
+  .or("band", "strap")
+  .with("strap", "body")
+  .required();
