@@ -23,6 +23,7 @@ export {
 } from "./mechanics/channels";
 export { contactAreaMm2, contactRatio, KNEECAP_VALID_TO_DEG, kneecapLoad, quadricepsArmMm } from "./mechanics/kneecap";
 export { DEFAULT_POSTURE, type MeasuredPosture, postureFromCalmPose, type PostureRule, shankRuleOf } from "./mechanics/posture";
+export { solePoint } from "./mechanics/legs";
 export { standingPose } from "./mechanics/standing";
 export * from "./mechanics/standing.types";
 export type { Force, Point } from "./mechanics/vector";
@@ -58,3 +59,7 @@ export * from "./progress/morning";
 // one client's record, and what follows from it
 export * from "./record/derive";
 export * from "./record/record";
+
+// the body model, template by template
+export { type ModelChannel, type ModelChannelId, type ModelPose, type ModelResult } from "./model/model-pose";
+export { MODEL_TEMPLATES, type ModelLever, type ModelTemplate, startValues } from "./model/templates.data";

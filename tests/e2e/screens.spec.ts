@@ -29,6 +29,15 @@ test("every station is accessible, with its dialogs", async ({ trainer: page }) 
     await page.waitForLoadState("networkidle");
     await expectAccessible(page);
   }
+  await openClient(page, "Ines Farrow", "Fit");
+  await page.getByRole("button", { name: "The numbers of this pose" }).click();
+  await page.getByRole("link", { name: "The body model, laid open" }).click();
+  for (const movement of ["Split squat", "Step-up", "Bridge and thrust"]) {
+    await page.getByText(movement, { exact: true }).first().click();
+    await expect(page.getByRole("img", { name: new RegExp(movement) })).toBeVisible();
+    await expect(page.getByRole("table", { name: "What it asks" })).toContainText("Knee moment");
+  }
+  await expectAccessible(page);
   await openClient(page, "Ines Farrow", "Limits");
   for (const dialog of ["Add a limit", "Measure a calm seat"]) {
     await page.getByRole("button", { name: dialog }).click();

@@ -2,7 +2,7 @@
 import { kgfFromN, type Setting, type StandingPose, type Variation, type Body, type LeverId, rangeOf } from "../../core";
 import { angleText, handText, lengthText, massText, type UnitSystem } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
-import { figureShape, type FigureShape, type Limb, supportX } from "./drawing";
+import { figurePose, figureShape, type FigureShape, type Limb, supportX } from "./drawing";
 import { LeverHandle } from "./lever-handle";
 
 const LEFT = -88;
@@ -25,11 +25,11 @@ export interface FigureProps {
   onLever?: (lever: LeverId, value: number) => void;
 }
 
-const Bone = ({ from, to, width, fill }: Limb & { fill: string }) => (
+export const Bone = ({ from, to, width, fill }: Limb & { fill: string }) => (
   <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={fill} strokeWidth={width} strokeLinecap="round" />
 );
 
-function Silhouette({ shape }: { shape: FigureShape }) {
+export function Silhouette({ shape }: { shape: FigureShape }) {
   const { head, joints } = shape;
   const line = [joints.ankle, joints.knee, joints.hip, joints.shoulder, head.at].map((p) => p.join(",")).join(" ");
   return (
@@ -67,7 +67,7 @@ function Ghost({ shape, label }: { shape: FigureShape; label: string }) {
   );
 }
 
-function Seat({ topY, hipX }: { topY: number; hipX: number }) {
+export function Seat({ topY, hipX }: { topY: number; hipX: number }) {
   const [left, right] = [hipX - 30, hipX + 8];
   return (
     <g>
@@ -133,7 +133,7 @@ function HandArrow({ x, y, forceN, units, word }: { x: number; y: number; forceN
 
 /** The client to scale in the chosen set-up: body, seat, support, load, forces, balance line, and last time's pose. */
 export function Figure({ body, pose, variation, setting, units, ghost, kneeNote, increments, onLever }: FigureProps) {
-  const shape = figureShape(body, pose);
+  const shape = figureShape(body, figurePose(pose));
   const height = body.heightM * 87 + BELOW;
   const { seatHeightM, handForceN, kneeFlexionDeg, loadKg = 0 } = setting;
   const { hip, knee, hand } = shape.joints;
@@ -173,7 +173,7 @@ export function Figure({ body, pose, variation, setting, units, ghost, kneeNote,
     >
       <rect x={-500} y={0} width={1000} height={60} fill="#dfe7e6" />
       <line x1={-500} x2={500} y1={0} y2={0} stroke="#8fa3ab" strokeWidth={0.8} />
-      {ghost && <Ghost shape={figureShape(body, ghost.pose)} label={ghost.label} />}
+      {ghost && <Ghost shape={figureShape(body, figurePose(ghost.pose))} label={ghost.label} />}
       {seatY !== null && (
         <g stroke={color.inkSoft} strokeWidth={0.7}>
           <path d={`M${seatLeft - 12} 0 V${seatY} M${seatLeft - 15} ${seatY} h6 M${seatLeft - 15} 0 h6`} fill="none" />

@@ -172,7 +172,9 @@ export function FitScreen(props: FitScreenProps) {
               <Row style={{ justifyContent: "space-between" }}>
                 <Title>{variation.name}</Title>
                 <Row $gap={18}>
-                  {pose && <PoseNumbers context={context} pose={pose} demands={judgement.demands} units={units} />}
+                  {pose && (
+                    <PoseNumbers clientId={props.clientId} context={context} pose={pose} demands={judgement.demands} units={units} />
+                  )}
                   <Why title={variation.name} label="set-up and cues" about="Set-up and cues">
                     <p>{variation.setUp}</p>
                     <ul>

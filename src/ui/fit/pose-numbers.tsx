@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { type ChannelDemand, type FitContext, kgfFromN, type StandingPose } from "../../core";
 import { Why } from "../kit/why";
 import { demandText, trustText } from "../text/channel-text";
@@ -10,7 +11,13 @@ function postureText({ subject: { posture } }: FitContext): string {
 }
 
 /** Every number of the pose, with how far it can be trusted and what the model cannot say. */
-export function PoseNumbers(props: { context: FitContext; pose: StandingPose; demands: readonly ChannelDemand[]; units: UnitSystem }) {
+export function PoseNumbers(props: {
+  clientId: string;
+  context: FitContext;
+  pose: StandingPose;
+  demands: readonly ChannelDemand[];
+  units: UnitSystem;
+}) {
   const { context, pose, demands, units } = props;
   const { body, leadSide } = context.subject;
   const angles = demands.filter(({ channel, side }) => (channel === "kneeFlexion" || channel === "shankLean") && side === leadSide);
@@ -52,6 +59,7 @@ export function PoseNumbers(props: { context: FitContext; pose: StandingPose; de
         Slow and seen from the side: no momentum, nothing of the knee drifting in or out. A higher seat relieves the knee at least this
         much; measured relief is about twice as large.
       </p>
+      <Link href={`/clients/${props.clientId}/model`}>The body model, laid open</Link>
     </Why>
   );
 }
