@@ -1,6 +1,7 @@
 #!/usr/bin/env bash
 # A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|createdb NAME|psql
-# DB_DIR names its folder (default .data/demo), DB_FAST=1 trades durability for speed: throw-away test data only.
+# DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
+# a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
 set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
@@ -52,7 +53,7 @@ start() {
     [ -s "$DATA/PG_VERSION" ] || { rm -rf "$DATA"; make_cluster; }
     while busy "$PORT"; do PORT=$((PORT + 1)); done
     echo "$PORT" > "$PORT_FILE"
-    local fast=""; [ "${DB_FAST:-0}" = 1 ] && fast="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+    local fast=""; [ "${DB_FAST:-0}" = 1 ] && fast="-c fsync=off -c full_page_writes=off"
     as_pg "$BIN/pg_ctl" -D "$DATA" -l "$LOG" -w -t 60 -s start \
       -o "-c listen_addresses=$HOST -c port=$PORT -c unix_socket_directories=$SOCK -c max_connections=60 $fast" </dev/null >/dev/null ||
       { echo "PostgreSQL did not start. The end of its log:" >&2; tail -20 "$LOG" >&2; exit 1; }

@@ -1,4 +1,4 @@
-// npm test: everything, from a fresh clone. Its own database cluster, which trades durability for speed.
+// npm test: everything, from a fresh clone. Its own database cluster, which would not outlive a power cut.
 import { existsSync } from 'node:fs'
 import { bin, buildApp, checkMachine, installPackages, leave, run, show, startDatabase, step, Stop } from './steps.mjs'
 

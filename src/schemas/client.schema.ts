@@ -1,6 +1,6 @@
 import Joi from "joi";
 import { BODY_LIMITS, PAIN_SCALE, type Sex, type Side } from "../core";
-import { side, within, words } from "./fields";
+import { maybeWords, side, within, words } from "./fields";
 
 export interface NewClient {
   name: string;
@@ -19,7 +19,7 @@ export const newClientSchema = Joi.object<NewClient, true>({
   name: words(80).required(),
   birthYear: within({ min: 1915, max: 2010 }).integer().required(),
   sex: Joi.string().valid("female", "male").required(),
-  goal: Joi.string().trim().allow("").max(200).required(),
+  goal: maybeWords(200).required(),
   complaint: words(200).required(),
   side: side.required(),
   baselinePainScore: within(PAIN_SCALE).required(),
@@ -36,5 +36,5 @@ export interface NewClearance {
 export const clearanceSchema = Joi.object<NewClearance, true>({
   by: words(80).required(),
   role: words(80).required(),
-  note: Joi.string().trim().allow("").max(400).required(),
+  note: maybeWords(400).required(),
 });

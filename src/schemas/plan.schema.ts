@@ -1,8 +1,8 @@
 import Joi from "joi";
 import { CATALOGUE, DOSE_LIMITS, type DecisionMove, type Dose, PAIN_SCALE, type Setting } from "../core";
-import { settingSchema, uuid, within } from "./fields";
+import { maybeWords, settingSchema, uuid, within } from "./fields";
 
-const note = Joi.string().trim().allow("").max(400);
+const note = maybeWords(400);
 
 export const doseSchema = Joi.object<Dose, true>({
   setCount: within(DOSE_LIMITS.setCount).integer().required(),

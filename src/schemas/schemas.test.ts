@@ -1,0 +1,196 @@
+import { describe, expect, test } from "vitest";
+import type Joi from "joi";
+import { variationById } from "../core";
+import { bodyMeasureSchema } from "./body.schema";
+import { clearanceSchema, newClientSchema } from "./client.schema";
+import {
+  calibrateInputSchema,
+  decideInputSchema,
+  demandInputSchema,
+  fitInputSchema,
+  matchInputSchema,
+  solveInputSchema,
+} from "./core-input.schema";
+import { floorBatchSchema } from "./floor.schema";
+import { calmPoseSchema, liftSchema, newLimitSchema } from "./limit.schema";
+import { parse } from "./parse";
+import { decisionChoiceSchema, doseSchema, morningSchema, rungChoiceSchema } from "./plan.schema";
+
+const ID = "3f2b8c1e-5a77-4c1e-9b0d-2f6a4f1d9c10";
+const { dose } = variationById("box-squat-pole");
+const BODY = { heightM: 1.68, massKg: 74, sex: "female" };
+const SUBJECT = { body: BODY, leadSide: "right" };
+const CHOSEN = { variationId: "box-squat-pole", setting: { seatHeightM: 0.6 } };
+const CLIENT = {
+  name: "Odd Strand",
+  birthYear: 1964,
+  sex: "male",
+  goal: "",
+  complaint: "knee",
+  side: "right",
+  baselinePainScore: 2,
+  painLimitScore: 3,
+  heightM: 1.7,
+  massKg: 82,
+};
+const LIMIT = {
+  rule: { kind: "knee-bend", maxDeg: 95 },
+  side: "right",
+  owner: { kind: "clinician", name: "surgeon" },
+  fromDay: "2026-11-01",
+  untilDay: "2027-01-12",
+};
+const CALM = { side: "right", limitedBy: "kneecap", ...CHOSEN, shareFraction: null, shankLeanDeg: 26, trunkLeanDeg: null };
+const EVENT = { id: ID, deviceId: "tablet", sessionId: ID, occurredAt: "2026-11-26T16:00:00.000Z" };
+const event = (body: object): object[] => [{ ...EVENT, body }];
+const SESSION = { day: "2026-11-20", sets: [], eased: false, response: null, newSwelling: false, warningSigns: [] };
+
+const GOOD: readonly [string, Joi.Schema, unknown][] = [
+  ["a body", bodyMeasureSchema, BODY],
+  [
+    "a body with measured lengths",
+    bodyMeasureSchema,
+    { ...BODY, thighM: 0.42, shankM: 0.41, trunkM: 0.5, bellyKg: 8, segmentTable: "winter" },
+  ],
+  ["a client", newClientSchema, CLIENT],
+  ["a clearance without a note", clearanceSchema, { by: "Dr Vane", role: "doctor", note: "" }],
+  ["a limit with an end", newLimitSchema, LIMIT],
+  ["a limit without an end", newLimitSchema, { ...LIMIT, untilDay: null }],
+  ["a limit in own words", newLimitSchema, { ...LIMIT, rule: { kind: "own-words", text: "no kneeling" } }],
+  ["a limit on the back", newLimitSchema, { ...LIMIT, rule: { kind: "no-load-on-back" }, side: "both" }],
+  ["a lifting", liftSchema, { limitId: ID, by: "Dr Vane", role: "surgeon", reason: "healed" }],
+  ["a calm pose", calmPoseSchema, CALM],
+  ["a dose", doseSchema, dose],
+  ["a rung", rungChoiceSchema, { ...CHOSEN, dose, note: "" }],
+  ["a morning", morningSchema, { sessionId: ID, painScore: 2, newSwelling: false, warningSigns: [] }],
+  ["a decision", decisionChoiceSchema, { sessionId: ID, move: "build", note: "felt easy" }],
+  ["a check-in", floorBatchSchema, event({ kind: "checked-in", painScore: 1, newSwelling: false, choice: "as-planned" })],
+  [
+    "a set",
+    floorBatchSchema,
+    event({ kind: "set-ended", setId: ID, itemId: ID, setting: {}, repetitions: 12, painScore: null, faults: [], endedBy: "sharp" }),
+  ],
+  ["a correction", floorBatchSchema, event({ kind: "set-corrected", setId: ID, change: { leftInTank: 2 } })],
+  ["an ease", floorBatchSchema, event({ kind: "eased", itemId: ID, lever: "seatHeightM", from: 0.6, to: 0.62 })],
+  ["an undone ease", floorBatchSchema, event({ kind: "ease-undone", easedEventId: ID })],
+  ["the end of a session", floorBatchSchema, event({ kind: "session-ended" })],
+  ["a demand", demandInputSchema, { ...SUBJECT, ...CHOSEN }],
+  [
+    "a demand under a measured posture",
+    demandInputSchema,
+    { ...SUBJECT, ...CHOSEN, posture: { kind: "measured", kneeFlexionDeg: 80, shankLeanDeg: 26, pressureFraction: 0.5 } },
+  ],
+  [
+    "a solve",
+    solveInputSchema,
+    { ...SUBJECT, ...CHOSEN, lever: "seatHeightM", low: 0.4, high: 0.7, channel: "kneeMoment", side: "right", target: 40 },
+  ],
+  ["a fit", fitInputSchema, { ...SUBJECT, today: "2026-11-26", limits: [{ ...LIMIT, id: "1", lift: null }] }],
+  [
+    "a match",
+    matchInputSchema,
+    { ...SUBJECT, from: CHOSEN, to: { ...CHOSEN, lever: "seatHeightM", low: 0.4, high: 0.7 }, channel: "hipMoment", side: "left" },
+  ],
+  [
+    "a decide",
+    decideInputSchema,
+    { ...SUBJECT, ...CHOSEN, today: "2026-11-26", dose, sessions: [SESSION], painLimitScore: 3, provisional: true },
+  ],
+  ["a band", calibrateInputSchema, { band: { restM: 0.9, points: [{ lengthM: 1.2, tensionN: 45 }] }, lengthsM: [1] }],
+];
+
+const BAD: readonly [string, Joi.Schema, unknown, string, string][] = [
+  ["a stature of 17", bodyMeasureSchema, { ...BODY, heightM: 17 }, "heightM", "number.max"],
+  ["a mass in words", bodyMeasureSchema, { ...BODY, massKg: "74" }, "massKg", "number.base"],
+  ["a mass that is not a number", bodyMeasureSchema, { ...BODY, massKg: NaN }, "massKg", "number.base"],
+  ["a body of no sex table", bodyMeasureSchema, { heightM: 1.7, massKg: 70 }, "sex", "any.required"],
+  ["a body with a slip in a key", bodyMeasureSchema, { ...BODY, hieghtM: 1.7 }, "hieghtM", "object.unknown"],
+  ["a client without a name", newClientSchema, { ...CLIENT, name: "  " }, "name", "string.empty"],
+  ["a client from the future", newClientSchema, { ...CLIENT, birthYear: 2030 }, "birthYear", "number.max"],
+  ["agreed pain of 7", newClientSchema, { ...CLIENT, painLimitScore: 7 }, "painLimitScore", "number.max"],
+  ["a limit that ends before it begins", newLimitSchema, { ...LIMIT, untilDay: "2026-10-01" }, "", "day.before"],
+  ["a limit of no angle", newLimitSchema, { ...LIMIT, rule: { kind: "knee-bend" } }, "rule.maxDeg", "any.required"],
+  ["a limit of 300 degrees", newLimitSchema, { ...LIMIT, rule: { kind: "knee-bend", maxDeg: 300 } }, "rule.maxDeg", "number.max"],
+  ["a limit of no owner", newLimitSchema, { ...LIMIT, owner: { kind: "clinician", name: "" } }, "owner.name", "string.empty"],
+  ["a day that is none", newLimitSchema, { ...LIMIT, fromDay: "tomorrow" }, "fromDay", "string.pattern.base"],
+  ["a lifting without a reason", liftSchema, { limitId: ID, by: "Dr Vane", role: "surgeon", reason: "" }, "reason", "string.empty"],
+  ["a calm pose of no variation", calmPoseSchema, { ...CALM, variationId: "handstand" }, "variationId", "any.only"],
+  ["a share of everything", calmPoseSchema, { ...CALM, shareFraction: 1 }, "shareFraction", "number.max"],
+  ["a seat of 3 m", rungChoiceSchema, { ...CHOSEN, setting: { seatHeightM: 3 }, dose, note: "" }, "setting.seatHeightM", "number.max"],
+  ["half a repetition", doseSchema, { ...dose, repetitionsHigh: 8.5 }, "repetitionsHigh", "number.integer"],
+  ["a range upside down", doseSchema, { ...dose, repetitionsLow: 12, repetitionsHigh: 8 }, "repetitionsHigh", "number.min"],
+  ["pain of 11", morningSchema, { sessionId: ID, painScore: 11, newSwelling: false, warningSigns: [] }, "painScore", "number.max"],
+  [
+    "a morning without an answer on swelling",
+    morningSchema,
+    { sessionId: ID, painScore: 1, warningSigns: [] },
+    "newSwelling",
+    "any.required",
+  ],
+  ["a session id that is none", decisionChoiceSchema, { sessionId: "1; drop table", move: "hold", note: "" }, "sessionId", "string.guid"],
+  ["an event of no known kind", floorBatchSchema, event({ kind: "conjured" }), "0.body", "any.unknown"],
+  [
+    "an event with more than it should carry",
+    floorBatchSchema,
+    event({ kind: "session-ended", painScore: 2 }),
+    "0.body.painScore",
+    "object.unknown",
+  ],
+  [
+    "a set of a thousand repetitions",
+    floorBatchSchema,
+    event({ kind: "set-corrected", setId: ID, change: { repetitions: 1000 } }),
+    "0.body.change.repetitions",
+    "number.max",
+  ],
+  ["an empty batch", floorBatchSchema, [], "", "array.min"],
+  [
+    "a lever upside down",
+    solveInputSchema,
+    { ...SUBJECT, ...CHOSEN, lever: "seatHeightM", low: 0.7, high: 0.4, channel: "kneeMoment", side: "right", target: 40 },
+    "high",
+    "number.greater",
+  ],
+  [
+    "a posture of no name",
+    demandInputSchema,
+    { ...SUBJECT, ...CHOSEN, posture: { kind: "named", name: "slouched" } },
+    "posture.name",
+    "any.only",
+  ],
+  ["a fit without a day", fitInputSchema, SUBJECT, "today", "any.required"],
+  [
+    "a band shorter than at rest",
+    calibrateInputSchema,
+    { band: { restM: 0.9, points: [{ lengthM: 0.8, tensionN: 10 }] } },
+    "band.points.0.lengthM",
+    "number.greater",
+  ],
+];
+
+describe("what is taken", () => {
+  test.each(GOOD)("%s", (_, schema, input) => expect(parse(schema, input)).toEqual({ ok: true, value: input }));
+});
+
+describe("what is refused, with its path", () => {
+  test.each(BAD)("%s", (_, schema, input, path, code) => {
+    const parsed = parse(schema, input);
+    expect(parsed).toMatchObject({ ok: false });
+    if (!parsed.ok) expect(parsed.issues).toContainEqual(expect.objectContaining({ path, code }));
+  });
+});
+
+test("spaces around typed words are taken off, numbers in words are not converted", () => {
+  const parsed = parse(newClientSchema, { ...CLIENT, name: "  Odd Strand ", goal: " " });
+  expect(parsed).toMatchObject({ ok: true, value: { name: "Odd Strand", goal: "" } });
+  expect(parse(newClientSchema, { ...CLIENT, heightM: "1.7" }).ok).toBe(false);
+});
+
+test("every problem is told at once, with the bound it broke", () => {
+  const parsed = parse(newClientSchema, { ...CLIENT, heightM: 17, massKg: 3, name: "" });
+  expect(parsed.ok || parsed.issues.map(({ path, limit }) => [path, limit])).toEqual([
+    ["name", undefined],
+    ["heightM", 2.2],
+    ["massKg", 30],
+  ]);
+});

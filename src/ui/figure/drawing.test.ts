@@ -1,0 +1,69 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { demandOf, DEFAULT_POSTURE, type StandingPose, variationById } from "../../core";
+import { BODY } from "../../core/fit/fit.fixture";
+import { figurePose, figureShape, legShape, spot, supportX } from "./drawing";
+
+const pole = variationById("box-squat-pole");
+const poseAt = (seatHeightM: number, handForceN = 60): StandingPose => {
+  const demand = demandOf({ body: BODY, posture: DEFAULT_POSTURE, leadSide: "right" }, pole, {
+    seatHeightM,
+    handForceN,
+    shareFraction: 0.5,
+  });
+  if (!demand.ok) throw new Error(demand.reason);
+  return demand.pose;
+};
+const length = ([x0, y0]: readonly [number, number], [x1, y1]: readonly [number, number]): number => Math.hypot(x1 - x0, y1 - y0);
+const seats = fc.double({ min: 0.48, max: 0.7, noNaN: true });
+
+describe("the figure", () => {
+  test("has this client's own proportions at every depth, in centimetres", () => {
+    fc.assert(
+      fc.property(seats, (seatHeightM) => {
+        const { thigh, shank, trunk } = figureShape(BODY, figurePose(poseAt(seatHeightM)));
+        expect(length(thigh.from, thigh.to)).toBeCloseTo(BODY.thighM * 100, 6);
+        expect(length(shank.from, shank.to)).toBeCloseTo(BODY.shankM * 100, 6);
+        expect(length(trunk.from, trunk.to)).toBeCloseTo(BODY.trunkM * 100, 6);
+      }),
+    );
+  });
+  test("hangs together: every limb ends where the next begins", () => {
+    const { thigh, shank, trunk, upperArm, forearm, joints } = figureShape(BODY, figurePose(poseAt(0.56)));
+    expect(thigh.to).toEqual(joints.knee);
+    expect(shank.from).toEqual(joints.knee);
+    expect(thigh.from).toEqual(trunk.from);
+    expect(trunk.to).toEqual(upperArm.from);
+    expect(upperArm.to).toEqual(forearm.from);
+    expect(forearm.to).toEqual(joints.hand);
+  });
+  test("has arms that never stretch", () => {
+    fc.assert(
+      fc.property(seats, (seatHeightM) => {
+        const { upperArm } = figureShape(BODY, figurePose(poseAt(seatHeightM)));
+        expect(length(upperArm.from, upperArm.to)).toBeLessThanOrEqual(0.187 * BODY.heightM * 100);
+      }),
+    );
+  });
+  test("stands on the ground, y down, and holds its pole where the model does", () => {
+    const pose = poseAt(0.56);
+    const { joints, pressure } = figureShape(BODY, figurePose(pose));
+    expect(joints.ankle[1]).toBeLessThan(0);
+    expect(pressure[1]).toBeCloseTo(0, 9);
+    expect(supportX(pose, pole)).toBeCloseTo(pose.hand[0] * 100, 9);
+    expect(supportX(pose, variationById("raised-sit-to-stand"))).toBeNull();
+  });
+  test("draws no coordinate that is not a number", () => {
+    const shape = figureShape(BODY, figurePose(poseAt(0.5)));
+    expect(JSON.stringify(shape)).not.toMatch(/null|NaN/);
+    expect(shape.foot).not.toContain("NaN");
+    expect(shape.kneeArc).toMatch(/^M-?[\d.]+ /);
+  });
+  test("draws a raised heel as raised", () => {
+    const flat = legShape(BODY, poseAt(0.56));
+    const raised = legShape(BODY, { ...poseAt(0.56), footPitchDeg: 30 });
+    expect(raised.foot).not.toBe(flat.foot);
+  });
+});
+
+test("drawing units are centimetres with y down", () => expect(spot([0.25, 0.5])).toEqual([25, -50]));
