@@ -4,7 +4,7 @@ import type { Ceiling } from "../limits/ceiling";
 import { bindingLimits, type Day, type Limit } from "../limits/limit";
 import type { ChannelDemand } from "../mechanics/channels";
 import type { PoseFailure, StandingPose } from "../mechanics/standing.types";
-import { demandOf, type Subject } from "./demand";
+import { demandOf, type Reading, type Subject } from "./demand";
 import { tightest, type Use, usesOf } from "./use";
 
 /** Everything about one client today that decides what fits. */
@@ -89,8 +89,8 @@ const STATE_OF: Partial<Record<FitReason["code"], CandidateState>> = {
  * Open, try or closed, with every reason. Two-leg poses bend both knees alike, so a limit on either side binds.
  * Limits and reachability close outright; ceilings by where the whole range lies.
  */
-export function judge(context: FitContext, variation: Variation, setting: Setting): Judgement {
-  const demand = demandOf(context.subject, variation, setting);
+export function judge(context: FitContext, variation: Variation, setting: Setting, reading: Reading = "range"): Judgement {
+  const demand = demandOf(context.subject, variation, setting, reading);
   if (!demand.ok) {
     const reasons: [FitReason] = [{ code: "pose-impossible", reason: demand.reason }];
     return { state: "closed", blocked: true, reasons, pose: null, demands: [], uses: [], tightest: null };

@@ -99,13 +99,16 @@ function channelDemands(subject: Subject, variation: Variation, pose: StandingPo
   });
 }
 
+/** A search asks for headlines only: the poses that bound a hand force cost more than everything else together. */
+export type Reading = "range" | "headline";
+
 /**
  * Demand of a variation on every channel and side. With a hand force each value is the range over keep shin, keep
  * trunk and keep pose; the headline is keep shin, the client's posture rule.
  */
-export function demandOf(subject: Subject, variation: Variation, setting: Setting): Demand {
+export function demandOf(subject: Subject, variation: Variation, setting: Setting, reading: Reading = "range"): Demand {
   const standing = standingSettingOf(subject, variation, setting);
-  if (standing.assists.length === 0) {
+  if (standing.assists.length === 0 || reading === "headline") {
     const pose = standingPose(subject.body, standing);
     return pose.ok ? { ok: true, pose, channels: channelDemands(subject, variation, pose, []) } : { ok: false, reason: pose.reason };
   }

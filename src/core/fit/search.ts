@@ -22,7 +22,7 @@ export interface Candidate extends Judgement {
  */
 function solveLever(context: FitContext, variation: Variation, setting: Setting, range: LeverRange, useFraction: number): number | null {
   const all = leverValues(range, context.increments[range.lever]);
-  const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value));
+  const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
   const tooHigh = (value: number): boolean => {
     const [reason] = at(value).reasons;
     return reason.code === "pose-impossible" && reason.reason === "hip-height-unreachable";
@@ -53,7 +53,9 @@ function solveSetting(context: FitContext, variation: Variation, start: Setting,
 function easiestReachable(context: FitContext, variation: Variation, setting: Setting, range: LeverRange): number {
   const values = leverValues(range, context.increments[range.lever]);
   return (
-    values.find((value) => judge(context, variation, withLever(setting, range.lever, value)).pose !== null) ?? values[0] ?? range.start
+    values.find((value) => judge(context, variation, withLever(setting, range.lever, value), "headline").pose !== null) ??
+    values[0] ??
+    range.start
   );
 }
 
@@ -84,7 +86,7 @@ export function fitVariation(context: FitContext, variation: Variation, known: S
 
 /** Without a ceiling nothing can be solved: where the row starts, or the nearest easier depth inside the limits. */
 function easiestAllowed(context: FitContext, variation: Variation, start: Setting): Setting {
-  if (!judge(context, variation, start).blocked) return start;
+  if (!judge(context, variation, start, "headline").blocked) return start;
   return solveSetting(context, variation, start, Infinity).setting;
 }
 

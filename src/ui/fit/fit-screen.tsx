@@ -29,6 +29,9 @@ const FigureCard = styled.section`
   border: 1px solid ${color.fogDeep};
   border-radius: 4px;
   background: ${color.bone};
+  ${media.upright} {
+    order: -2; /* held upright, the figure and what it asks come before the list */
+  }
   .words {
     padding: 10px 16px 0;
   }
@@ -38,6 +41,11 @@ const FigureCard = styled.section`
     ${media.phone} {
       height: 300px;
     }
+  }
+`;
+const Asked = styled(Stack)`
+  ${media.upright} {
+    order: -1;
   }
 `;
 const StairBar = styled.div`
@@ -218,7 +226,7 @@ export function FitScreen(props: FitScreenProps) {
               onLever={fit.setLever}
             />
           </FigureCard>
-          <Stack>
+          <Asked>
             <JointsPanel context={context} judgement={judgement} provisional={provisional} />
             <Card aria-label="Dose">
               <Stack $gap={8}>
@@ -247,7 +255,7 @@ export function FitScreen(props: FitScreenProps) {
                 </Row>
               </Stack>
             </Card>
-          </Stack>
+          </Asked>
         </Columns>
       </Page>
       <StairBar>
