@@ -1,19 +1,9 @@
 import Joi from "joi";
-import { BODY_LIMITS, PAIN_SCALE, type Sex, type Side } from "../core";
+import { BODY_LIMITS, type BodyMeasure, type ClientProfile, PAIN_SCALE } from "../core";
 import { maybeWords, side, within, words } from "./fields";
 
-export interface NewClient {
-  name: string;
-  birthYear: number;
-  sex: Sex;
-  goal: string;
-  complaint: string;
-  side: Side;
-  baselinePainScore: number;
-  painLimitScore: number;
-  heightM: number;
-  massKg: number;
-}
+/** What is entered for a new client: the profile, and the body's first measure. */
+export type NewClient = Omit<ClientProfile, "id"> & Pick<BodyMeasure, "heightM" | "massKg">;
 
 export const newClientSchema = Joi.object<NewClient, true>({
   name: words(80).required(),

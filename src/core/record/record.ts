@@ -40,6 +40,12 @@ export interface ClientProfile {
   painLimitScore: number;
 }
 
+/** A client as one line of the studio's list. */
+export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYear" | "complaint" | "goal"> {
+  lastSessionDay: Day | null;
+  lastResponse: MorningClass | null;
+}
+
 export interface CalmPoseFact {
   id: string;
   day: Day;

@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Ceiling, CeilingDraft, ClientProfile, Day, Limit, PostureRule } from "../../core";
+import type { Ceiling, CeilingDraft, ClientLine, ClientProfile, Day, Limit, PostureRule } from "../../core";
 import { ENGINE_VERSION } from "../../core";
 import {
   BodyMeasureRow,
@@ -15,16 +15,6 @@ import {
 } from "../entities";
 import type { CalmPoseFact } from "../../core";
 import { audit, type Scope, stamp } from "../scope";
-
-export interface ClientLine {
-  id: string;
-  name: string;
-  birthYear: number;
-  complaint: string;
-  goal: string;
-  lastSessionDay: Day | null;
-  lastResponse: "calm" | "noticed" | "flare" | null;
-}
 
 /** The studio's clients by name, with their last session and how the morning after it was. */
 export async function listClients({ studioId }: Scope, em: EntityManager): Promise<ClientLine[]> {

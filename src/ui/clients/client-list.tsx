@@ -2,22 +2,12 @@
 import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
-import type { Day } from "../../core";
+import type { ClientLine, Day } from "../../core";
 import { TextField } from "../kit/fields";
 import { Page, Row, Soft } from "../kit/layout";
 import { ageOn, agoText } from "../text/day-text";
 import { responseText } from "../text/decision-text";
 import { color, media, size } from "../theme/tokens";
-
-export interface ClientLine {
-  id: string;
-  name: string;
-  birthYear: number;
-  complaint: string;
-  goal: string;
-  lastSessionDay: Day | null;
-  lastResponse: "calm" | "noticed" | "flare" | null;
-}
 
 const Lines = styled.ul`
   display: grid;

@@ -2,8 +2,8 @@
 import { useState } from "react";
 import { checkInAdvice, type CheckInChoice, type CheckInReason, unreachable } from "../../core";
 import { Button } from "../kit/button";
-import { ChoiceField } from "../kit/fields";
 import { Card, Row, Stack, Title } from "../kit/layout";
+import { type SwellingAnswer, SwellingField } from "./swelling-field";
 import { PainPad } from "./pain-pad";
 
 const CHOICES = { "as-planned": "As planned", "ease-all": "Ease all", stop: "Stop for today" } as const satisfies Record<
@@ -35,7 +35,7 @@ export function CheckInCard(props: {
 }) {
   const { usualScore, limitScore, missingMorning, onDone } = props;
   const [painScore, setPain] = useState<number | null>(null);
-  const [swollen, setSwollen] = useState<"yes" | "no" | null>(null);
+  const [swollen, setSwollen] = useState<SwellingAnswer | null>(null);
   const advice =
     painScore === null || swollen === null ? null : checkInAdvice({ painScore, newSwelling: swollen === "yes" }, usualScore, limitScore);
   return (
@@ -47,15 +47,7 @@ export function CheckInCard(props: {
           <p style={{ fontWeight: 700, marginBottom: 6 }}>Pain now, at rest</p>
           <PainPad label="Pain now" value={painScore} limitScore={limitScore} onTap={setPain} />
         </div>
-        <ChoiceField
-          label="More swollen than usual?"
-          options={[
-            { id: "no", label: "No" },
-            { id: "yes", label: "Yes" },
-          ]}
-          value={swollen}
-          onChange={setSwollen}
-        />
+        <SwellingField value={swollen} onChange={setSwollen} />
         {advice && (
           <Stack role="status">
             <p>{reasonText(advice.reason)}</p>

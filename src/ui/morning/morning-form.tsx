@@ -2,9 +2,10 @@
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { answerMorningAction } from "../../actions/plan";
+import { type SwellingAnswer, SwellingField } from "../floor/swelling-field";
 import { PainPad } from "../floor/pain-pad";
 import { Button } from "../kit/button";
-import { CheckField, ChoiceField } from "../kit/fields";
+import { CheckField } from "../kit/fields";
 import { Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
@@ -13,7 +14,7 @@ import { WARNING_SIGNS } from "../text/decision-text";
 /** How the joint answered: pain, swelling, and any warning sign. */
 export function MorningForm({ clientId, sessionId, limitScore }: { clientId: string; sessionId: string; limitScore: number }) {
   const [painScore, setPain] = useState<number | null>(null);
-  const [swollen, setSwollen] = useState<"yes" | "no" | null>(null);
+  const [swollen, setSwollen] = useState<SwellingAnswer | null>(null);
   const [signs, setSigns] = useState<readonly string[]>([]);
   const { take, isTaking, problem } = useStep();
   return (
@@ -28,15 +29,7 @@ export function MorningForm({ clientId, sessionId, limitScore }: { clientId: str
           <p style={{ fontWeight: 700, marginBottom: 6 }}>Pain this morning</p>
           <PainPad label="Pain this morning" value={painScore} limitScore={limitScore} onTap={setPain} />
         </div>
-        <ChoiceField
-          label="More swollen than usual?"
-          options={[
-            { id: "no", label: "No" },
-            { id: "yes", label: "Yes" },
-          ]}
-          value={swollen}
-          onChange={setSwollen}
-        />
+        <SwellingField value={swollen} onChange={setSwollen} />
         <div role="group" aria-label="Warning signs">
           <p style={{ fontWeight: 700 }}>Any of these?</p>
           {Object.entries(WARNING_SIGNS)
