@@ -10,7 +10,6 @@ export const lbFromKg = (massKg: number): number => massKg / KG_PER_LB;
 export const mFromIn = (lengthIn: number): number => lengthIn * M_PER_IN;
 export const inFromM = (lengthM: number): number => lengthM / M_PER_IN;
 /** Newtons carried by a hand, told as the kilograms a hand scale would read. */
-export const nFromKgf = (forceKgf: number): number => forceKgf * GRAVITY_MPS2;
 export const kgfFromN = (forceN: number): number => forceN / GRAVITY_MPS2;
 
 export const radFromDeg = (angleDeg: number): number => (angleDeg * Math.PI) / 180;

@@ -212,5 +212,3 @@ export const SQUATS = [
     ladderPlace: 8,
   },
 ] as const satisfies readonly Variation[];
-
-export type SquatId = (typeof SQUATS)[number]["id"];

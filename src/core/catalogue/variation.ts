@@ -76,8 +76,6 @@ export interface Variation {
   ladderPlace: number;
 }
 
-export const isHarder = (lever: LeverId, from: number, to: number): boolean => (LEVERS[lever].harder === "more" ? to > from : to < from);
-
 /** Whether two set-ups are the same to the millimetre and the gram. */
 export function isSameSetting(a: Setting, b: Setting): boolean {
   const levers = new Set([...Object.keys(a), ...Object.keys(b)] as LeverId[]);

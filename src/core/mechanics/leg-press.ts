@@ -1,5 +1,5 @@
 import type { Body } from "../body/body";
-import { cosDeg, GRAVITY_MPS2, sinDeg } from "../units";
+import { cosDeg, sinDeg } from "../units";
 import { legWeights } from "./joints";
 import { kneecapLoad } from "./kneecap";
 import { pressurePoint } from "./legs";
@@ -73,6 +73,3 @@ export function legPress(body: Body, setting: LegPressSetting): LegPressResult {
     reachM,
   };
 }
-
-/** Sled force from its mass and the plates', by the track's incline. */
-export const sledForceN = (massKg: number, inclineDeg: number): number => massKg * GRAVITY_MPS2 * sinDeg(inclineDeg);

@@ -101,9 +101,15 @@ export function answeredDoses(record: ClientRecord, ceiling: Ceiling): AnsweredD
   return [...calm, ...trained];
 }
 
+/** Whether a ceiling speaks for another past 90 degrees of bend. */
+export const standsInForIt = (standIn: Ceiling, main: Ceiling): boolean =>
+  standIn.standsInFor !== null && standIn.standsInFor === main.channel && standIn.side === main.side;
+
 /** A ceiling that calm mornings near it allow to be raised, with the value proposed. */
 export function ceilingProposal(record: ClientRecord, today: Day): { ceiling: Ceiling; value: number } | null {
-  for (const ceiling of currentCeilings(record.ceilings, today)) {
+  const current = currentCeilings(record.ceilings, today);
+  for (const ceiling of current) {
+    if (current.some((other) => standsInForIt(ceiling, other))) continue; // it rises with the one it speaks for
     const value = proposedRaise(ceiling, answeredDoses(record, ceiling));
     if (value !== null) return { ceiling, value };
   }

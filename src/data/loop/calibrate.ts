@@ -3,9 +3,11 @@ import {
   type CalmPoseFact,
   ceilingProposal,
   ceilingsFromCalmPose,
+  currentCeilings,
   type Day,
   DEFAULT_POSTURE,
   postureFromCalmPose,
+  standsInForIt,
   standingSettingOf,
   subjectOf,
   variationById,
@@ -40,6 +42,13 @@ export const raiseCeiling = (scope: Scope, em: EntityManager, clientId: string, 
     const proposal = ceilingProposal(record, today);
     if (!proposal) return refuse({ code: "no-plan" });
     const { ceiling, value } = proposal;
-    await addCeiling(scope, em, clientId, { ...ceiling, value, source: { kind: "history", id: ceiling.id }, fromDay: today });
+    const rising = currentCeilings(record.ceilings, today).filter((other) => other.id === ceiling.id || standsInForIt(other, ceiling));
+    for (const { id, ...each } of rising)
+      await addCeiling(scope, em, clientId, {
+        ...each,
+        value: each.value * (value / ceiling.value),
+        source: { kind: "history", id },
+        fromDay: today,
+      });
     return { ok: true };
   });

@@ -2,14 +2,14 @@ import { UniqueConstraintViolationException } from "@mikro-orm/core";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { currentPlan, DEFAULT_KIT, type Limit, variationById } from "../../core";
+import { currentCeilings, currentPlan, DEFAULT_KIT, type Limit, variationById } from "../../core";
 import { addDecision } from "../repos/plan.repo";
 import { addClearance, addLimit, liftLimit, listClients } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
 import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
-import { recordCalmPose } from "./calibrate";
+import { raiseCeiling, recordCalmPose } from "./calibrate";
 import { answerMorning } from "./morning";
 import { decideSession, keepRung, openSession } from "./plan";
 
@@ -199,6 +199,23 @@ describe("the loop on the database", () => {
     const { sessionId } = await openTestSession(orm, studio, "2026-10-06");
     const answered = await inTest(orm, (em) => answerMorning(studio.scope, em, studio.clientId, { ...calm, sessionId }, "2026-10-06"));
     expect(answered).toMatchObject({ refusal: { code: "morning-too-early" } });
+  });
+
+  test("raises a kneecap ceiling after two calm mornings near it, and its stand-in with it", async () => {
+    const studio = await makeStudio(orm);
+    const raised = variationById("raised-sit-to-stand");
+    const choice = { variationId: raised.id, setting: { seatHeightM: 0.58, shareFraction: 0.5 }, dose: raised.dose, note: "" };
+    await inTest(orm, (em) => keepRung(studio.scope, em, studio.clientId, choice, "2026-10-05", DEFAULT_KIT));
+    const raise = (day: string) => inTest(orm, (em) => raiseCeiling(studio.scope, em, studio.clientId, day));
+    await session(studio, "2026-10-06", "2026-10-07");
+    expect(await raise("2026-10-07")).toMatchObject({ ok: false });
+    await session(studio, "2026-10-09", "2026-10-10");
+    const before = (await recordOf(studio)).ceilings;
+    expect(await raise("2026-10-10")).toEqual({ ok: true });
+    const after = currentCeilings((await recordOf(studio)).ceilings, "2026-10-10");
+    expect(after.map(({ source }) => source.kind)).toEqual(["history", "history"]);
+    for (const { channel, value } of after) expect(value).toBeCloseTo(1.05 * (before.find((c) => c.channel === channel)?.value ?? NaN), 6);
+    expect(await raise("2026-10-10")).toMatchObject({ ok: false });
   });
 
   test("asks to measure again rather than set a ceiling from an impossible pose", async () => {

@@ -1,10 +1,11 @@
 "use client";
-import { Label, Slider, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
+import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
 import styled from "styled-components";
 import { type LeverId, type Setting, type Variation } from "../../core";
+import { LeverBase } from "../kit/slider";
 import { leverName, leverValueText } from "../text/lever-text";
 import type { UnitSystem } from "../text/quantity-text";
-import { color, font, media } from "../theme/tokens";
+import { color, font } from "../theme/tokens";
 
 const Panel = styled.div`
   display: flex;
@@ -12,9 +13,8 @@ const Panel = styled.div`
   border-top: 1px solid ${color.fogDeep};
   background: ${color.paper};
 `;
-const Lever = styled(Slider)`
+const Lever = styled(LeverBase)`
   flex: 1 1 120px;
-  display: grid;
   gap: 1px;
   padding: 8px 14px 4px;
   border-right: 1px solid ${color.fogDeep};
@@ -24,27 +24,6 @@ const Lever = styled(Slider)`
   output {
     font: 700 19px ${font.head};
     font-variant-numeric: tabular-nums;
-  }
-  .track {
-    position: relative;
-    height: 30px;
-    ${media.upright} {
-      height: 44px;
-    }
-  }
-  .track::before {
-    content: "";
-    position: absolute;
-    inset: calc(50% - 2px) 0;
-    background: ${color.fogDeep};
-    border-radius: 2px;
-  }
-  .thumb {
-    top: 50%;
-    width: 22px;
-    height: 22px;
-    border-radius: 3px;
-    background: ${color.marine};
   }
 `;
 

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { Dialog, DialogTrigger, Heading, Modal, ModalOverlay, Popover } from "react-aria-components";
 import styled from "styled-components";
 import { color, size } from "../theme/tokens";
-import { Button, TextButton } from "./button";
+import { TextButton } from "./button";
 
 const Bubble = styled(Popover)`
   max-width: min(440px, 92vw);
@@ -82,6 +82,3 @@ export function Ask(props: { title: string; isOpen: boolean; onClose: () => void
     </Veil>
   );
 }
-
-/** Closes the dialog it stands in. */
-export const CloseButton = ({ children }: { children: ReactNode }) => <Button slot="close">{children}</Button>;

@@ -14,7 +14,7 @@ import { Ask, Why } from "../kit/why";
 import { demandText, jointText } from "../text/channel-text";
 import { dayText } from "../text/day-text";
 import { warningText } from "../text/decision-text";
-import { limitText } from "../text/limit-text";
+import { capital, limitText } from "../text/limit-text";
 import { percentText, type UnitSystem } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 import { CalmPoseForm } from "./calm-pose-form";
@@ -105,16 +105,15 @@ function ClearanceCard({ clientId, warning }: { clientId: string; warning: NonNu
 
 function CeilingLine({ ceiling, isProvisional, children }: { ceiling: Ceiling; isProvisional: boolean; children?: ReactNode }) {
   const { channel, side, value, standsInFor, source, fromDay, share } = ceiling;
-  const from = source.kind === "calm-pose" ? "calm pose" : "calm mornings near it";
+  const from = source.kind === "calm-pose" ? "a calm pose" : "calm mornings near it";
+  const joint = capital(jointText(channel, side));
   return (
     <Line>
       <span>
-        <strong style={{ textTransform: "capitalize" }}>
-          {standsInFor ? `${jointText(channel, side)}, for the kneecap past 90°` : jointText(channel, side)}
-        </strong>
+        <strong>{standsInFor ? `${joint}, for the kneecap past 90°` : joint}</strong>
         <br />
         <Soft>
-          from a {from}, {dayText(fromDay)}
+          from {from}, {dayText(fromDay)}
           {isProvisional ? ", provisional until a calm morning" : ""}
         </Soft>
       </span>

@@ -1,12 +1,13 @@
 "use client";
 import dynamic from "next/dynamic";
 import { useEffect, useRef, useState } from "react";
-import { Label, Slider, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
+import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
 import styled from "styled-components";
 import { MODEL_TEMPLATES, type ModelLever, type ModelPose, startValues, type Subject } from "../../core";
 import { Button } from "../kit/button";
 import { ChoiceField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { LeverBase } from "../kit/slider";
 import { trustText } from "../text/channel-text";
 import { modelChannelName, modelFailureText, modelLeverText, modelValueText } from "../text/model-text";
 import type { UnitSystem } from "../text/quantity-text";
@@ -16,30 +17,10 @@ import { ModelFigure } from "./model-figure";
 const LeverCharts = dynamic(() => import("./lever-charts"), { ssr: false, loading: () => <div style={{ height: 150 }} /> });
 const PLAY_MS = 3000;
 
-const Lever = styled(Slider)`
-  display: grid;
+const Lever = styled(LeverBase)`
   grid-template-columns: 1fr auto;
   .track {
-    position: relative;
     grid-column: 1 / 3;
-    height: 34px;
-  }
-  .track::before {
-    content: "";
-    position: absolute;
-    inset: calc(50% - 2px) 0;
-    background: ${color.fogDeep};
-  }
-  .thumb {
-    top: 50%;
-    width: 22px;
-    height: 22px;
-    border-radius: 3px;
-    background: ${color.marine};
-  }
-  output {
-    font-weight: 700;
-    font-variant-numeric: tabular-nums;
   }
 `;
 const Table = styled.table`

@@ -1,5 +1,5 @@
 import { type FitReason, type LeverId, type Limit, type Opening, type PoseFailure, type Use, unreachable } from "../../core";
-import { channelName, jointText } from "./channel-text";
+import { jointText } from "./channel-text";
 import { equipmentText, leverValueText } from "./lever-text";
 import { limitRuleText } from "./limit-text";
 import { angleText, percentRangeText, percentText, type UnitSystem } from "./quantity-text";
@@ -104,6 +104,3 @@ function leverPhrase(lever: LeverId, value: number, units: UnitSystem): string {
       return unreachable(lever);
   }
 }
-
-export const tightestText = (use: Use): string =>
-  use.standsIn ? `${channelName("kneeMoment").toLowerCase()}, for the kneecap` : jointText(use.channel, use.side);

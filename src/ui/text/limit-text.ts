@@ -39,4 +39,4 @@ export function limitText(limit: Limit, today: Day): string {
   }
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
