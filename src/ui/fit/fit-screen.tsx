@@ -232,11 +232,6 @@ export function FitScreen(props: FitScreenProps) {
               <Stack $gap={8}>
                 <Title>Dose</Title>
                 <DoseWords dose={fit.dose} onChange={fit.setDose} />
-                {judgement.state !== "open" && (
-                  <Notice $tone={judgement.state === "closed" ? "oxide" : "brass"}>
-                    {fitReasonText(judgement.reasons[0], context.limits)}
-                  </Notice>
-                )}
                 {keeping.problem && !keeping.isAsking && (
                   <Notice $tone="oxide" role="alert">
                     {keeping.problem}
@@ -253,6 +248,11 @@ export function FitScreen(props: FitScreenProps) {
                     Keep <Key aria-hidden>↵</Key>
                   </Button>
                 </Row>
+                {judgement.state !== "open" && (
+                  <Notice $tone={judgement.state === "closed" ? "oxide" : "brass"}>
+                    {fitReasonText(judgement.reasons[0], context.limits)}
+                  </Notice>
+                )}
               </Stack>
             </Card>
           </Asked>
