@@ -1,12 +1,14 @@
 import { spawnSync } from "node:child_process";
 import { fileURLToPath } from "node:url";
 import { describe, expect, test } from "vitest";
+import { answerTo } from "./answer";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 
-function core(command: string, input: string): { exitCode: number | null; answer: unknown } {
-  const run = spawnSync(process.execPath, ["--import", "tsx", "cli/core.ts", command], { cwd: root, input, encoding: "utf8" });
-  return { exitCode: run.status, answer: JSON.parse(run.stdout) as unknown };
+/** What the process would write, read back from JSON. */
+function core(command: string, input: string): { exitCode: number; answer: unknown } {
+  const { exitCode, value } = answerTo(command, input);
+  return { exitCode, answer: JSON.parse(JSON.stringify(value)) as unknown };
 }
 const ask = (command: string, input: unknown) => core(command, JSON.stringify(input));
 
@@ -20,6 +22,15 @@ const CALM = {
 };
 
 describe("the command line", () => {
+  test("is a process: JSON on standard input, JSON on standard output, an exit code", () => {
+    const run = (input: string) =>
+      spawnSync(process.execPath, ["--import", "tsx", "cli/core.ts", "mechanics"], { cwd: root, input, encoding: "utf8" });
+    const good = run('[{"id":"t","fn":"tissue","input":{"knee":0}}]');
+    expect([good.status, JSON.parse(good.stdout)]).toEqual([0, [{ id: "t", result: { arm: 46, k: 0.462, area: 83 } }]]);
+    const bad = run("{not json");
+    expect([bad.status, JSON.parse(bad.stdout)]).toEqual([2, { problems: [{ path: "", code: "json" }] }]);
+  }, 60_000);
+
   test("lists its commands with a JSON Schema each", () => {
     const { exitCode, answer } = core("commands", "");
     expect(exitCode).toBe(0);
