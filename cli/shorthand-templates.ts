@@ -38,6 +38,7 @@ export function bridgeOut(body: Body, spec: BridgeSpec): Json {
     placed:
       spec.kneeTop === undefined ? { by: "separation", separationM: spec.sep ?? NaN } : { by: "knee-at-top", kneeFlexionDeg: spec.kneeTop },
     benchHeightM: spec.bench ?? BRIDGE_DEFAULTS.benchHeightM,
+    foot: BRIDGE_DEFAULTS.foot,
     pressureFraction: spec.cop ?? BRIDGE_DEFAULTS.pressureFraction,
     leadShareFraction: spec.share ?? BRIDGE_DEFAULTS.leadShareFraction,
     footDrag: typeof shear === "number" ? { kind: "force", forceN: shear } : { kind: shear },

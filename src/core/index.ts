@@ -23,7 +23,7 @@ export {
 } from "./mechanics/channels";
 export { contactAreaMm2, contactRatio, KNEECAP_VALID_TO_DEG, kneecapLoad, quadricepsArmMm } from "./mechanics/kneecap";
 export { DEFAULT_POSTURE, type MeasuredPosture, postureFromCalmPose, type PostureRule, shankRuleOf } from "./mechanics/posture";
-export { solePoint } from "./mechanics/legs";
+export { solePoint } from "./mechanics/foot";
 export { standingPose } from "./mechanics/standing";
 export * from "./mechanics/standing.types";
 export type { Force, Point } from "./mechanics/vector";

@@ -1,51 +1,55 @@
-import type { Body } from "../body/body";
-import { legDemand } from "./joints";
-import type { Brace, LegDemand, LegGeometry, PoseWarning, StandingSetting } from "./standing.types";
-import type { Point } from "./vector";
-
-/** One foot on the ground: its leg, pressure point and force before bracing. */
-export interface Footing {
-  leg: LegGeometry;
-  pressure: Point;
-  fxN: number;
-  fyN: number;
-  shareFraction: number;
-}
+import { writeLegMoments } from "./joints";
+import type { Prepared } from "./prepared";
 
 const SAME_HEIGHT_M = 1e-9;
 
-export const footDemand = (body: Body, { leg, pressure, fxN, fyN, shareFraction }: Footing, braceN: number): LegDemand =>
-  legDemand(body, leg, pressure, { fxN: fxN + braceN, fyN, shareFraction });
+/** Moments of both legs with a bracing force: pushed forward under the lead foot, back under the other. */
+export function writeMoments(p: Prepared, braceN: number): void {
+  const { body, lead, trail, setting, sumFxN, sumFyN, shareFraction } = p;
+  const isSame = setting.trail.kind === "same";
+  const trailShare = setting.trail.kind === "free" ? 0 : 1 - shareFraction;
+  const [trailX, trailY] = isSame ? [p.pressureXM, p.pressureYM] : [p.trailXM, p.trailYM];
+  p.leadDemand.shareFraction = shareFraction;
+  p.trailDemand.shareFraction = trailShare;
+  writeLegMoments(
+    p.leadDemand,
+    body,
+    lead,
+    p.pressureXM,
+    p.pressureYM,
+    -sumFxN * (isSame ? shareFraction : 1) + braceN,
+    -sumFyN * shareFraction,
+  );
+  writeLegMoments(p.trailDemand, body, trail, trailX, trailY, (isSame ? -sumFxN * trailShare : 0) - braceN, -sumFyN * trailShare);
+}
 
 /** The bracing that makes the squares of both legs' knee and hip moments least; each is linear in it (E17). */
-function leastBraceN(body: Body, lead: Footing, trail: Footing): number {
-  const moments = (braceN: number): number[] =>
-    [footDemand(body, lead, braceN), footDemand(body, trail, -braceN)].flatMap(({ kneeMomentNm, hipMomentNm }) => [
-      kneeMomentNm,
-      hipMomentNm,
-    ]);
-  const at0 = moments(0);
-  const slope = moments(1).map((value, i) => value - (at0[i] ?? NaN));
-  const across = slope.reduce((sum, c, i) => sum + c * (at0[i] ?? NaN), 0);
-  return -across / slope.reduce((sum, c) => sum + c * c, 0);
+function leastBraceN(p: Prepared): number {
+  const { leadDemand, trailDemand } = p;
+  writeMoments(p, 0);
+  const [leadKnee, leadHip] = [leadDemand.kneeMomentNm, leadDemand.hipMomentNm];
+  const [trailKnee, trailHip] = [trailDemand.kneeMomentNm, trailDemand.hipMomentNm];
+  writeMoments(p, 1);
+  const [dLeadKnee, dLeadHip] = [leadDemand.kneeMomentNm - leadKnee, leadDemand.hipMomentNm - leadHip];
+  const [dTrailKnee, dTrailHip] = [trailDemand.kneeMomentNm - trailKnee, trailDemand.hipMomentNm - trailHip];
+  const across = leadKnee * dLeadKnee + leadHip * dLeadHip + trailKnee * dTrailKnee + trailHip * dTrailHip;
+  return -across / (dLeadKnee ** 2 + dLeadHip ** 2 + dTrailKnee ** 2 + dTrailHip ** 2);
 }
 
-function wantedN(body: Body, brace: Exclude<Brace, { kind: "vertical" }>, lead: Footing, trail: Footing): number {
-  return brace.kind === "force" ? brace.forceN : brace.fraction * leastBraceN(body, lead, trail);
-}
-
-/** The bracing between two loaded feet, cut by friction; none between feet at different heights. */
-export function braceForce(
-  body: Body,
-  { brace, trail: { kind }, frictionMax }: StandingSetting,
-  lead: Footing,
-  trail: Footing,
-): { braceN: number; warning: PoseWarning | null } {
-  if (brace.kind === "vertical" || (kind !== "ground" && kind !== "reach")) return { braceN: 0, warning: null };
-  if (Math.abs(lead.pressure[1] - trail.pressure[1]) > SAME_HEIGHT_M) return { braceN: 0, warning: "brace-ignored" };
-  const wanted = wantedN(body, brace, lead, trail);
-  const mostN = frictionMax * Math.max(0, Math.min(lead.fyN, trail.fyN));
-  return Math.abs(wanted) > mostN
-    ? { braceN: Math.sign(wanted) * mostN, warning: "brace-friction-limited" }
-    : { braceN: wanted, warning: null };
+/** Sets the bracing between two loaded feet, cut by friction; none between feet at different heights. */
+export function setBrace(p: Prepared): void {
+  const { brace, frictionMax } = p.setting;
+  p.braceN = 0;
+  p.braceWarning = null;
+  if (brace.kind === "vertical" || !p.isTrailLoaded) return;
+  if (Math.abs(p.pressureYM - p.trailYM) > SAME_HEIGHT_M) {
+    p.braceWarning = "brace-ignored";
+    return;
+  }
+  const wantedN = brace.kind === "force" ? brace.forceN : brace.fraction * leastBraceN(p);
+  const leastFyN = -p.sumFyN * Math.min(p.shareFraction, 1 - p.shareFraction);
+  const mostN = frictionMax * Math.max(0, leastFyN);
+  const isCut = Math.abs(wantedN) > mostN;
+  p.braceN = isCut ? Math.sign(wantedN) * mostN : wantedN;
+  if (isCut) p.braceWarning = "brace-friction-limited";
 }

@@ -10,13 +10,13 @@ const clamp = (value: number, low: number, high: number): number => Math.min(hig
 /** Lever arm of the quadriceps about the knee, mm (van Eijden 1986 as used by Brechter & Powers 2002; E9). */
 export function quadricepsArmMm(kneeFlexionDeg: number): number {
   const x = clamp(kneeFlexionDeg, 0, 120);
-  return 8e-5 * x ** 3 - 0.013 * x ** 2 + 0.28 * x + 46;
+  return ((8e-5 * x - 0.013) * x + 0.28) * x + 46;
 }
 
 /** Kneecap contact force over quadriceps force. Clamped at 110 degrees: the denominator nears zero at 127 (E10). */
 export function contactRatio(kneeFlexionDeg: number): number {
   const x = clamp(kneeFlexionDeg, 0, 110);
-  return (0.462 + 1.47e-3 * x - 3.84e-5 * x ** 2) / (1 - 1.62e-2 * x + 1.55e-4 * x ** 2 - 6.98e-7 * x ** 3);
+  return (0.462 + (1.47e-3 - 3.84e-5 * x) * x) / (1 - (1.62e-2 - (1.55e-4 - 6.98e-7 * x) * x) * x);
 }
 
 /** Kneecap contact area, mm², linear between the published angles and held outside them. */

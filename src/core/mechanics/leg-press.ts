@@ -2,9 +2,9 @@ import type { Body } from "../body/body";
 import { cosDeg, sinDeg } from "../units";
 import { legWeights } from "./joints";
 import { kneecapLoad } from "./kneecap";
-import { pressurePoint } from "./legs";
-import { legBetween } from "./stance";
-import { type Force, type Point, sumMomentNm } from "./vector";
+import { solePoint } from "./foot";
+import { geometryOf, newLeg, readAngles, spanLeg } from "./leg";
+import { type Force, sumMomentNm } from "./vector";
 
 /** One leg on a leg press. The plate is the floor and gravity is turned; friction along the plate is neglected. */
 export interface LegPressSetting {
@@ -47,15 +47,17 @@ export function legPress(body: Body, setting: LegPressSetting): LegPressResult {
   const { shankM: s, thighM: t } = body;
   const reachM = Math.sqrt(s ** 2 + t ** 2 + 2 * s * t * cosDeg(kneeFlexionDeg));
   if (!(Math.abs(offsetM) < reachM)) return { ok: false, reason: "foot-unreachable" };
-  const ankle: Point = [0, body.ankleHeightM];
-  const hip: Point = [-offsetM, body.ankleHeightM + Math.sqrt(reachM ** 2 - offsetM ** 2)];
-  const leg = legBetween(body, ankle, hip, 0);
-  if (!leg) return { ok: false, reason: "foot-unreachable" };
+  const placed = newLeg(body, 0);
+  const hipYM = body.ankleHeightM + Math.sqrt(reachM ** 2 - offsetM ** 2);
+  if (!spanLeg(body, placed, 0, body.ankleHeightM, -offsetM, hipYM)) return { ok: false, reason: "foot-unreachable" };
+  readAngles(placed);
+  const leg = geometryOf(placed);
   // the plate faces the sled's path, so gravity leans: -cos along it, +sin into it
   const turned = ({ at, fyN }: Force): Force => ({ at, fxN: fyN * cosDeg(inclineDeg), fyN: -fyN * sinDeg(inclineDeg) });
   const [foot, shank, thigh] = legWeights(body, leg).map(turned) as [Force, Force, Force];
   const plateN = setting.sledN * setting.shareFraction;
-  const plate: Force = { at: pressurePoint(body, leg, setting.pressureFraction), fxN: 0, fyN: plateN };
+  const sole = solePoint(body, setting.pressureFraction, 0);
+  const plate: Force = { at: [leg.ankle[0] + sole[0], leg.ankle[1] + sole[1]], fxN: 0, fyN: plateN };
   const kneeMomentNm = -sumMomentNm([plate, foot, shank], leg.knee);
   const { quadricepsN, contactN, stressMPa } = kneecapLoad(kneeMomentNm, leg.kneeFlexionDeg);
   return {

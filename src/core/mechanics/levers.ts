@@ -2,7 +2,7 @@ import type { Body } from "../body/body";
 import { BALL_FRACTION } from "../body/segments.data";
 import { cosDeg, GRAVITY_MPS2 as G, sinDeg } from "../units";
 import { kneecapLoad } from "./kneecap";
-import { footComPoint, solePoint } from "./legs";
+import { footComPoint, solePoint } from "./foot";
 
 /** Single-joint helpers as plain levers (docs/equations.md E20). One leg, newton metres, unless said. */
 const ANKLE_WEIGHT_FRACTION = 0.95; // of the shank, from the knee

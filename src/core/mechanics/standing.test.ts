@@ -3,7 +3,8 @@ import { describe, expect, test } from "vitest";
 import { bodyFromMeasure, type BodyMeasure } from "../body/body";
 import { GRAVITY_MPS2 } from "../units";
 import { legWeights } from "./joints";
-import { standingPose } from "./standing";
+import { prepareStanding } from "./prepared";
+import { solveStanding, standingPose } from "./standing";
 import { STANDING_DEFAULTS, type StandingPose, type StandingSetting, SHANK_RULES, type Arms } from "./standing.types";
 import { sumMomentNm, type Force } from "./vector";
 
@@ -213,5 +214,30 @@ describe("what cannot be", () => {
   ])("%s is refused with its reason", (_, setting, reason) => {
     const pose = standingPose(body, { ...STANDING_DEFAULTS, depth: { by: "knee-flexion", kneeFlexionDeg: 40 }, ...setting });
     expect(pose).toMatchObject({ ok: false, reason });
+  });
+});
+
+describe("a prepared set-up", () => {
+  test("solved from pose to pose says what each pose says alone", () => {
+    fc.assert(
+      fc.property(
+        measures,
+        settings,
+        fc.array(fc.double({ min: 5, max: 110, noNaN: true }), { minLength: 2, maxLength: 5 }),
+        (measure, setting, bends) => {
+          const body = bodyFromMeasure(measure);
+          const prepared = prepareStanding(body, setting);
+          for (const kneeFlexionDeg of bends) {
+            const depth = { by: "knee-flexion" as const, kneeFlexionDeg };
+            const failure = solveStanding(prepared, depth);
+            const alone = standingPose(body, { ...setting, depth });
+            expect(failure).toBe(alone.ok ? null : alone.reason);
+            if (!alone.ok) continue;
+            expect(prepared.leadDemand).toEqual(alone.lead);
+            expect(prepared.lowBack.compressionN).toBe(alone.lowBackCompressionN);
+          }
+        },
+      ),
+    );
   });
 });

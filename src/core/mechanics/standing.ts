@@ -1,39 +1,122 @@
 import type { Body } from "../body/body";
 import { GRAVITY_MPS2 } from "../units";
-import { balanceAssist, type Balanced, balancePressure, balanceShank, balanceShare, balanceTrunk } from "./balance";
-import { braceForce, footDemand, type Footing } from "./brace";
-import { lowBackDemand } from "./joints";
+import { balance } from "./balance";
+import { setBrace, writeMoments } from "./brace";
+import { isDorsiflexionLimited, kneeFlexionDegOf } from "./depth";
+import { solePoint } from "./foot";
+import { writeKneeTissue, writeLowBack } from "./joints";
 import { KNEECAP_VALID_TO_DEG } from "./kneecap";
-import { isDorsiflexionLimited, kneeFlexionDegOf, legGeometry, pressureFraction, pressurePoint, shankLeanDeg, solePoint } from "./legs";
-import { stanceOf } from "./stance";
-import type { LegDemand, PoseFailure, PoseWarning, StandingResult, StandingSetting } from "./standing.types";
-import { upperBody } from "./upper-body";
-import { type Force, type Point, sumMomentNm } from "./vector";
+import { geometryOf, hangLeg, legWeightMomentNm, readAngles } from "./leg";
+import { prepareStanding, type Prepared } from "./prepared";
+import type { Depth, LegDemand, PoseFailure, PoseWarning, StandingResult, StandingSetting } from "./standing.types";
+import { pointX, pointY, type UpperForces, writeAssist, writeUpperForces } from "./upper-body";
+import type { Force, Point } from "./vector";
 
 const REACH_SLACK = 1.001;
 const ANGLE_SLACK_DEG = 1e-9;
 const GROUND_MIN_FRACTION = 0.02;
 
-const ground = (at: Point, { groundFxN, groundFyN }: LegDemand): Force => ({ at, fxN: groundFxN, fyN: groundFyN });
+const upper: UpperForces = { fxN: 0, fyN: 0, hipMomentNm: 0 };
 
 /** Why the set of assists cannot be used with this balance, or null. */
-function assistProblem({ assists, balance }: StandingSetting): PoseFailure | null {
+function assistProblem({ assists, balance: { solve } }: StandingSetting): PoseFailure | null {
   const openCount = assists.filter(({ force }) => force.kind !== "components" && force.magnitudeN === null).length;
-  if (balance.solve === "assist") return openCount === 1 ? null : openCount === 0 ? "no-assist-to-solve" : "assist-unspecified";
+  if (solve === "assist") return openCount === 1 ? null : openCount === 0 ? "no-assist-to-solve" : "assist-unspecified";
   return openCount > 0 ? "assist-unspecified" : null;
 }
 
-function balanced(body: Body, setting: StandingSetting, kneeDeg: number): Balanced | PoseFailure {
-  const fraction = pressureFraction(setting);
-  const { balance } = setting;
-  if (balance.solve === "shank") return balanceShank(body, setting, kneeDeg, balance.trunkLeanDeg, fraction);
-  const leg = legGeometry(body, setting, kneeDeg, shankLeanDeg(body, setting, kneeDeg));
-  if (balance.solve === "pressure") return balancePressure(body, setting, leg, balance.trunkLeanDeg);
-  const pressure = pressurePoint(body, leg, fraction);
-  if (balance.solve === "share") return balanceShare(body, setting, leg, pressure, balance.trunkLeanDeg);
-  return balance.solve === "assist"
-    ? balanceAssist(body, setting, leg, pressure, balance.trunkLeanDeg)
-    : balanceTrunk(body, setting, leg, pressure);
+/**
+ * Solves a prepared set-up at one depth: legs, trunk and every joint demand are written into `p`, nothing is allocated
+ * (docs/equations.md E3 to E12, E16, E17). Returns why there is no such pose, or null.
+ */
+export function solveStanding(p: Prepared, depth: Depth): PoseFailure | null {
+  const { body, lead, setting } = p;
+  const kneeDeg = kneeFlexionDegOf(body, setting, depth, p.ankleM);
+  if (typeof kneeDeg === "string") return kneeDeg;
+  p.askedKneeDeg = kneeDeg;
+  lead.ankleYM = p.ankleM;
+  const failure = balance(p, kneeDeg, depth);
+  if (failure) return failure;
+  writeUpperForces(upper, p.upper, "all", p.sinTrunk, p.cosTrunk, lead.hipXM, lead.hipYM, p.solvedN);
+  p.sumFxN = upper.fxN;
+  p.sumFyN = upper.fyN - p.standingN;
+  if (!(-p.sumFyN > GROUND_MIN_FRACTION * body.massKg * GRAVITY_MPS2)) return "assist-overload";
+  const { trail } = setting;
+  if (p.isTrailLoaded) readAngles(p.trail);
+  if (trail.kind === "free") {
+    hangLeg(body, p.trail, lead.hipXM, lead.hipYM, trail.thighDeg === "inline" ? -p.trunkLeanDeg : trail.thighDeg, trail.kneeFlexionDeg);
+    p.trailXM = p.trail.ankleXM;
+    p.trailYM = p.trail.ankleYM;
+  }
+  if (trail.kind === "same") {
+    p.trailXM = p.pressureXM;
+    p.trailYM = p.pressureYM;
+  }
+  setBrace(p);
+  writeMoments(p, p.braceN);
+  writeKneeTissue(p.leadDemand, body, lead);
+  writeKneeTissue(p.trailDemand, body, p.trail);
+  writeUpperForces(upper, p.upper, "above", p.sinTrunk, p.cosTrunk, lead.hipXM, lead.hipYM, p.solvedN);
+  const [l5X, l5Y] = [body.l5M * p.sinTrunk, body.l5M * p.cosTrunk]; // from the hip
+  const flexingNm = l5X * upper.fyN - l5Y * upper.fxN - upper.hipMomentNm;
+  writeLowBack(p.lowBack, flexingNm, upper.fxN, upper.fyN, p.sinTrunk, p.cosTrunk);
+  return null;
+}
+
+const slip = ({ groundFxN, groundFyN }: LegDemand): number => (groundFyN > 0 ? Math.abs(groundFxN) / Math.max(1, groundFyN) : 0);
+
+function warningsOf(p: Prepared, dorsiflexionDeg: number, hipFlexionDeg: number, frictionNeeded: number): PoseWarning[] {
+  const { setting, lead, trail } = p;
+  const warnings: PoseWarning[] = [];
+  const add = (warning: PoseWarning, isTrue: boolean): void => void (isTrue && warnings.push(warning));
+  const mostDeg = setting.dorsiflexionMaxDeg + ANGLE_SLACK_DEG;
+  add("ankle-limit", dorsiflexionDeg > mostDeg);
+  add("trail-ankle-limit", setting.trail.kind === "ground" && trail.shankLeanDeg - trail.footPitchDeg > mostDeg);
+  add("hip-limit", hipFlexionDeg > setting.hipFlexionMaxDeg);
+  add("kneecap-extrapolated", lead.kneeFlexionDeg > KNEECAP_VALID_TO_DEG);
+  const [shoulder, hand] = [trunkPointAt(p, p.upper.shoulder), trunkPointAt(p, p.upper.hand)];
+  add("hands-out-of-reach", Math.hypot(hand[0] - shoulder[0], hand[1] - shoulder[1]) > REACH_SLACK * p.body.armReachM);
+  add("slips", frictionNeeded > setting.frictionMax);
+  return warnings;
+}
+
+const trunkPointAt = ({ lead, sinTrunk, cosTrunk }: Prepared, point: Prepared["upper"]["hand"]): Point => [
+  lead.hipXM + pointX(point, sinTrunk, cosTrunk, lead.hipXM),
+  lead.hipYM + pointY(point, sinTrunk, cosTrunk, lead.hipYM),
+];
+
+function assistForces(p: Prepared): Force[] {
+  const { hipXM, hipYM } = p.lead;
+  return p.upper.assists.map((assist) => {
+    writeAssist(upper, assist, p.sinTrunk, p.cosTrunk, hipXM, hipYM, p.solvedN);
+    return { at: trunkPointAt(p, assist.at), fxN: upper.fxN, fyN: upper.fyN };
+  });
+}
+
+/** Moment of everything, ground included, about the lead ankle: nothing, in equilibrium. */
+function residualNm(p: Prepared): number {
+  const { body, lead, leadDemand, trailDemand, setting } = p;
+  writeUpperForces(upper, p.upper, "all", p.sinTrunk, p.cosTrunk, lead.hipXM, lead.hipYM, p.solvedN);
+  const { ankleXM: x, ankleYM: y } = lead;
+  const upperNm = upper.hipMomentNm + (lead.hipXM - x) * upper.fyN - (lead.hipYM - y) * upper.fxN;
+  const trailNm = setting.trail.kind === "free" ? 0 : legWeightMomentNm(body, p.trail, x); // a hanging leg is in the upper body's sums
+  const groundNm = (p.pressureXM - x) * leadDemand.groundFyN - (p.pressureYM - y) * leadDemand.groundFxN;
+  const trailGroundNm = (p.trailXM - x) * trailDemand.groundFyN - (p.trailYM - y) * trailDemand.groundFxN;
+  return Math.abs(upperNm + legWeightMomentNm(body, lead, x) + trailNm + groundNm + trailGroundNm);
+}
+
+/** Horizontal place of the centre of mass of body and loads. */
+function centreOfMassXM(p: Prepared): number {
+  const { body, lead, upper: ready, setting } = p;
+  const { weights } = ready;
+  const hipNm =
+    weights.momentNm +
+    weights.momentSinNm * p.sinTrunk +
+    weights.momentCosNm * p.cosTrunk +
+    weights.momentPerHipXN * lead.hipXM +
+    weights.fyN * lead.hipXM;
+  const trailNm = setting.trail.kind === "free" ? 0 : legWeightMomentNm(body, p.trail, 0);
+  return (hipNm + legWeightMomentNm(body, lead, 0) + trailNm) / (weights.fyN - p.standingN);
 }
 
 /**
@@ -42,84 +125,44 @@ function balanced(body: Body, setting: StandingSetting, kneeDeg: number): Balanc
  * A pose that cannot be reached or balanced comes back as `{ok: false, reason}`, never as NaN.
  */
 export function standingPose(body: Body, setting: StandingSetting): StandingResult {
-  const warnings: PoseWarning[] = [];
-  const fail = (reason: PoseFailure): StandingResult => ({ ok: false, reason, warnings });
   const problem = assistProblem(setting);
-  if (problem) return fail(problem);
-  const kneeDeg = kneeFlexionDegOf(body, setting);
-  if (typeof kneeDeg === "string") return fail(kneeDeg);
-  if (isDorsiflexionLimited(body, setting, kneeDeg)) warnings.push("dorsiflexion-limited");
-  const state = balanced(body, setting, kneeDeg);
-  if (typeof state === "string") return fail(state);
-
-  const { leg, trunkLeanDeg, pressure, solvedN, shareFraction } = state;
-  const stance = stanceOf(body, setting, leg, pressure, trunkLeanDeg);
-  if (!stance) return fail("trail-unreachable");
-  const upper = upperBody(body, setting, leg.hip, trunkLeanDeg, solvedN);
-  const forces: Force[] = [...stance.weights, ...upper.aboveL5, ...upper.belowL5];
-  const sumFxN = forces.reduce((sum, { fxN }) => sum + fxN, 0);
-  const sumFyN = forces.reduce((sum, { fyN }) => sum + fyN, 0);
-  const bodyWeightN = body.massKg * GRAVITY_MPS2;
-  if (!(-sumFyN > GROUND_MIN_FRACTION * bodyWeightN)) return fail("assist-overload");
-
-  const isSame = setting.trail.kind === "same";
-  const lead: Footing = { leg, pressure, shareFraction, fxN: -sumFxN * (isSame ? shareFraction : 1), fyN: -sumFyN * shareFraction };
-  const trailShare = setting.trail.kind === "free" ? 0 : 1 - shareFraction;
-  const trail: Footing = {
-    leg: stance.trail,
-    pressure: stance.trailPressure,
-    shareFraction: trailShare,
-    fxN: isSame ? -sumFxN * trailShare : 0,
-    fyN: -sumFyN * trailShare,
-  };
-  const { braceN, warning: braceWarning } = braceForce(body, setting, lead, trail);
-  const [leadDemand, trailDemand] = [footDemand(body, lead, braceN), footDemand(body, trail, -braceN)];
+  if (problem) return { ok: false, reason: problem, warnings: [] };
+  const p = prepareStanding(body, setting);
+  const failure = solveStanding(p, setting.depth);
+  // the rule's own lean is what is compared, also where the shin is then solved
+  const limited: PoseWarning[] = isDorsiflexionLimited(body, setting, p.askedKneeDeg) ? ["dorsiflexion-limited"] : [];
+  if (failure) return { ok: false, reason: failure, warnings: limited };
+  const leg = geometryOf(p.lead);
   const dorsiflexionDeg = leg.shankLeanDeg - leg.footPitchDeg;
-  const hipFlexionDeg = leg.thighLeanDeg + trunkLeanDeg;
-  const slip = ({ groundFxN, groundFyN }: LegDemand): number => (groundFyN > 0 ? Math.abs(groundFxN) / Math.max(1, groundFyN) : 0);
-  const frictionNeeded = Math.max(slip(leadDemand), slip(trailDemand));
-  if (dorsiflexionDeg > setting.dorsiflexionMaxDeg + ANGLE_SLACK_DEG) warnings.push("ankle-limit");
-  if (
-    setting.trail.kind === "ground" &&
-    stance.trail.shankLeanDeg - stance.trail.footPitchDeg > setting.dorsiflexionMaxDeg + ANGLE_SLACK_DEG
-  )
-    warnings.push("trail-ankle-limit");
-  if (hipFlexionDeg > setting.hipFlexionMaxDeg) warnings.push("hip-limit");
-  if (leg.kneeFlexionDeg > KNEECAP_VALID_TO_DEG) warnings.push("kneecap-extrapolated");
-  if (Math.hypot(upper.hand[0] - upper.shoulder[0], upper.hand[1] - upper.shoulder[1]) > REACH_SLACK * body.armReachM)
-    warnings.push("hands-out-of-reach");
-  if (frictionNeeded > setting.frictionMax) warnings.push("slips");
-
-  if (braceWarning) warnings.push(braceWarning);
-  const lowBack = lowBackDemand(upper);
+  const hipFlexionDeg = leg.thighLeanDeg + p.trunkLeanDeg;
+  const frictionNeeded = Math.max(slip(p.leadDemand), slip(p.trailDemand));
   const [heel, toe] = [solePoint(body, 0, leg.footPitchDeg), solePoint(body, 1, leg.footPitchDeg)];
-  const weights = forces.filter((force) => !upper.assists.includes(force));
-  const weightSumN = weights.reduce((sum, { fyN }) => sum + fyN, 0);
+  const assists = assistForces(p);
   return {
     ok: true,
-    warnings,
+    warnings: [...limited, ...warningsOf(p, dorsiflexionDeg, hipFlexionDeg, frictionNeeded), ...(p.braceWarning ? [p.braceWarning] : [])],
     ...leg,
     hipFlexionDeg,
     dorsiflexionDeg,
-    trunkLeanDeg,
+    trunkLeanDeg: p.trunkLeanDeg,
     hipHeightM: leg.hip[1],
-    pressure,
+    pressure: [p.pressureXM, p.pressureYM],
     heel: [leg.ankle[0] + heel[0], leg.ankle[1] + heel[1]],
     toe: [leg.ankle[0] + toe[0], leg.ankle[1] + toe[1]],
-    shoulder: upper.shoulder,
-    hand: upper.hand,
-    lead: leadDemand,
-    trail: trailDemand,
-    trailLeg: stance.trail,
-    trailPressure: stance.trailPressure,
-    lowBackMomentNm: lowBack.momentNm,
-    lowBackCompressionN: lowBack.compressionN,
-    lowBackShearN: lowBack.shearN,
-    assistN: upper.assists.reduce((sum, { fxN, fyN }) => sum + Math.hypot(fxN, fyN), 0),
-    assistUpFraction: upper.assists.reduce((sum, { fyN }) => sum + fyN, 0) / bodyWeightN,
+    shoulder: trunkPointAt(p, p.upper.shoulder),
+    hand: trunkPointAt(p, p.upper.hand),
+    lead: p.leadDemand,
+    trail: p.trailDemand,
+    trailLeg: setting.trail.kind === "same" ? leg : geometryOf(p.trail),
+    trailPressure: [p.trailXM, p.trailYM],
+    lowBackMomentNm: p.lowBack.momentNm,
+    lowBackCompressionN: p.lowBack.compressionN,
+    lowBackShearN: p.lowBack.shearN,
+    assistN: assists.reduce((sum, { fxN, fyN }) => sum + Math.hypot(fxN, fyN), 0),
+    assistUpFraction: assists.reduce((sum, { fyN }) => sum + fyN, 0) / (body.massKg * GRAVITY_MPS2),
     frictionNeeded,
-    centreOfMassXM: weights.reduce((sum, { at, fyN }) => sum + at[0] * fyN, 0) / weightSumN,
-    residual: Math.abs(sumMomentNm([...forces, ground(pressure, leadDemand), ground(stance.trailPressure, trailDemand)], leg.ankle)),
-    assistForces: upper.assists,
+    centreOfMassXM: centreOfMassXM(p),
+    residual: residualNm(p),
+    assistForces: assists,
   };
 }

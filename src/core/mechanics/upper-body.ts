@@ -1,28 +1,107 @@
 import type { Body } from "../body/body";
 import { cosDeg, GRAVITY_MPS2, sinDeg } from "../units";
-import type { Arms, Assist, StandingSetting } from "./standing.types";
-import { along, type Force, type Point, weight } from "./vector";
+import { footComPoint } from "./foot";
+import type { Arms, Assist, Load, StandingSetting, Trail } from "./standing.types";
 
-/** The upper body at one trunk lean: points, weights and loads, and which of them act above L5/S1. */
-export interface UpperBody {
-  shoulder: Point;
-  hand: Point;
-  l5: Point;
-  /** Unit vectors up the trunk and to its front. */
-  up: Point;
-  front: Point;
-  aboveL5: Force[];
-  belowL5: Force[];
-  assists: Force[];
+/**
+ * Everything above the hips, made ready once for a set-up (docs/equations.md E6). Each point up there is linear in sine
+ * and cosine of the trunk's lean, and hands on a fixed support also in the hip's own place; so is each force's moment.
+ * Only a strap to an anchor, and a force still to be solved, stay by themselves.
+ */
+export interface TrunkPoint {
+  /** From the hip: `x + xSin sin + xCos cos + xHip hipX`, metres; y likewise. */
+  x: number;
+  xSin: number;
+  xCos: number;
+  xHip: number;
+  y: number;
+  ySin: number;
+  yCos: number;
+  yHip: number;
 }
 
-function handPoint(body: Body, arms: Arms, hip: Point, shoulder: Point, onTrunk: (upM: number, frontM: number) => Point): Point {
+/** A sum of fixed forces and its moment about the hip, in the same terms. */
+interface ForceSums {
+  fxN: number;
+  fyN: number;
+  momentNm: number;
+  momentSinNm: number;
+  momentCosNm: number;
+  momentPerHipXN: number;
+  momentPerHipYN: number;
+}
+
+/** An assist made ready: where it acts, how big it is (null: to be solved), and which way it points. */
+interface ReadyAssist {
+  at: TrunkPoint;
+  magnitudeN: number | null;
+  direction: { xFraction: number; yFraction: number } | { anchorXM: number; anchorYM: number };
+  isAboveL5: boolean;
+}
+
+export interface UpperBody {
+  shoulder: TrunkPoint;
+  hand: TrunkPoint;
+  assists: ReadyAssist[];
+  /** Weights and loads alone; then with the assists whose force is known, in all and above L5/S1. */
+  weights: ForceSums;
+  all: ForceSums;
+  above: ForceSums;
+  /** Assists whose direction turns with the hand, or whose size is to be solved. */
+  open: ReadyAssist[];
+  isAnchored: boolean;
+}
+
+/** Forces of the upper body in one pose, and their moment about the hip. */
+export interface UpperForces {
+  fxN: number;
+  fyN: number;
+  hipMomentNm: number;
+}
+
+/** Fixed in the trunk: `upM` along it from the hip, `frontM` ahead of it. */
+const onTrunk = (upM: number, frontM: number): TrunkPoint => ({
+  x: 0,
+  xSin: upM,
+  xCos: frontM,
+  xHip: 0,
+  y: 0,
+  ySin: -frontM,
+  yCos: upM,
+  yHip: 0,
+});
+/** At a fixed distance from the hip. */
+const fromHip = (x: number, y: number): TrunkPoint => ({ x, xSin: 0, xCos: 0, xHip: 0, y, ySin: 0, yCos: 0, yHip: 0 });
+/** Fixed in the room. */
+const inRoom = (x: number, y: number): TrunkPoint => ({ x, xSin: 0, xCos: 0, xHip: -1, y, ySin: 0, yCos: 0, yHip: -1 });
+const moved = (p: TrunkPoint, dx: number, dy: number): TrunkPoint => ({ ...p, x: p.x + dx, y: p.y + dy });
+
+export const pointX = (p: TrunkPoint, sin: number, cos: number, hipXM: number): number =>
+  p.x + p.xSin * sin + p.xCos * cos + p.xHip * hipXM;
+export const pointY = (p: TrunkPoint, sin: number, cos: number, hipYM: number): number =>
+  p.y + p.ySin * sin + p.yCos * cos + p.yHip * hipYM;
+
+function between(a: TrunkPoint, b: TrunkPoint, fraction: number): TrunkPoint {
+  const mix = (from: number, to: number): number => from + fraction * (to - from);
+  return {
+    x: mix(a.x, b.x),
+    xSin: mix(a.xSin, b.xSin),
+    xCos: mix(a.xCos, b.xCos),
+    xHip: mix(a.xHip, b.xHip),
+    y: mix(a.y, b.y),
+    ySin: mix(a.ySin, b.ySin),
+    yCos: mix(a.yCos, b.yCos),
+    yHip: mix(a.yHip, b.yHip),
+  };
+}
+
+function handPoint(body: Body, arms: Arms, shoulder: TrunkPoint): TrunkPoint {
   const { armReachM: reachM, heightM } = body;
   switch (arms.kind) {
     case "hang":
-      return [shoulder[0] + arms.forwardM, shoulder[1] - Math.sqrt(Math.max(0, reachM ** 2 - arms.forwardM ** 2))];
+      return moved(shoulder, arms.forwardM, -Math.sqrt(Math.max(0, reachM ** 2 - arms.forwardM ** 2)));
     case "forward":
-      return [shoulder[0] + reachM, shoulder[1]];
+      return moved(shoulder, reachM, 0);
     case "overhead":
       return onTrunk(body.trunkM + reachM, 0);
     case "crossed":
@@ -30,51 +109,161 @@ function handPoint(body: Body, arms: Arms, hip: Point, shoulder: Point, onTrunk:
     case "goblet":
       return onTrunk(body.trunkM - 0.1 * heightM, 0.14 * heightM);
     case "point":
-      return arms.at;
+      return inRoom(arms.at[0], arms.at[1]);
     case "pole":
-      return [arms.xM, shoulder[1] - arms.belowShoulderM];
+      return { ...moved(shoulder, 0, -arms.belowShoulderM), x: arms.xM, xSin: 0, xCos: 0, xHip: -1 };
     case "hip":
-      return [hip[0] + arms.forwardM, hip[1] + arms.upM];
+      return fromHip(arms.forwardM, arms.upM);
   }
 }
 
-function assistForce({ force }: Assist, at: Point, solvedN: number): Force {
-  if (force.kind === "components") return { at, fxN: force.fxN, fyN: force.fyN };
-  const magnitudeN = force.magnitudeN ?? solvedN;
-  if (force.kind === "angle") return { at, fxN: magnitudeN * cosDeg(force.directionDeg), fyN: magnitudeN * sinDeg(force.directionDeg) };
-  const [dx, dy] = [force.anchor[0] - at[0], force.anchor[1] - at[1]];
-  const distanceM = Math.hypot(dx, dy);
-  return { at, fxN: (magnitudeN * dx) / distanceM, fyN: (magnitudeN * dy) / distanceM };
+const noForce = (): ForceSums => ({
+  fxN: 0,
+  fyN: 0,
+  momentNm: 0,
+  momentSinNm: 0,
+  momentCosNm: 0,
+  momentPerHipXN: 0,
+  momentPerHipYN: 0,
+});
+
+function addForce(sums: ForceSums, p: TrunkPoint, fxN: number, fyN: number): void {
+  sums.fxN += fxN;
+  sums.fyN += fyN;
+  sums.momentNm += p.x * fyN - p.y * fxN;
+  sums.momentSinNm += p.xSin * fyN - p.ySin * fxN;
+  sums.momentCosNm += p.xCos * fyN - p.yCos * fxN;
+  sums.momentPerHipXN += p.xHip * fyN;
+  sums.momentPerHipYN -= p.yHip * fxN;
 }
 
-/** Upper-body points and forces (E6). `solvedN` is the magnitude of the one assist left open, if any. */
-export function upperBody(body: Body, setting: StandingSetting, hip: Point, trunkLeanDeg: number, solvedN = 0): UpperBody {
-  const [sin, cos] = [sinDeg(trunkLeanDeg), cosDeg(trunkLeanDeg)];
-  const onTrunk = (upM: number, frontM: number): Point => [hip[0] + upM * sin + frontM * cos, hip[1] + upM * cos - frontM * sin];
-  const shoulder = onTrunk(body.trunkM, 0);
-  const hand = handPoint(body, setting.arms, hip, shoulder, onTrunk);
-  const aboveL5: Force[] = [
-    weight(onTrunk(body.upperComM, 0), body.upperKg, GRAVITY_MPS2),
-    weight(along(shoulder, hand, body.armsComFraction), body.armsKg, GRAVITY_MPS2),
+/** Weights of a leg that hangs from the hip, as points that turn with the trunk where its thigh is in line with it. */
+function hangingWeights(body: Body, { thighDeg, kneeFlexionDeg }: Extract<Trail, { kind: "free" }>): [TrunkPoint, number][] {
+  const isInline = thighDeg === "inline";
+  // the thigh at zero, then turned with the trunk (its angle is minus the lean) or left where it is
+  const at = ([x, y]: readonly [number, number]): TrunkPoint => (isInline ? onTrunk(y, x) : fromHip(x, y));
+  const angleDeg = isInline ? 0 : thighDeg;
+  const shankDeg = kneeFlexionDeg - angleDeg;
+  const knee = [body.thighM * sinDeg(angleDeg), -body.thighM * cosDeg(angleDeg)] as const;
+  const down = (lengthM: number) => [knee[0] - lengthM * sinDeg(shankDeg), knee[1] - lengthM * cosDeg(shankDeg)] as const;
+  const ankle = down(body.shankM);
+  const foot = footComPoint(body, shankDeg);
+  return [
+    [at([body.thighComFraction * knee[0], body.thighComFraction * knee[1]]), body.thighKg],
+    [at(down(body.shankComFraction * body.shankM)), body.shankKg],
+    [at([ankle[0] + foot[0], ankle[1] + foot[1]]), body.footKg],
   ];
-  if (body.bellyKg > 0) aboveL5.push(weight(onTrunk(body.bellyAlongM, body.bellyForwardM), body.bellyKg, GRAVITY_MPS2));
-  const belowL5: Force[] = [weight(onTrunk(body.pelvisComM, 0), body.pelvisKg, GRAVITY_MPS2)];
-  const loadPoint = {
-    hands: hand,
-    back: onTrunk(body.trunkM + 0.02 * body.heightM, -0.03 * body.heightM),
-    vest: onTrunk(0.18 * body.heightM, 0),
-    hips: onTrunk(0, 0.06 * body.heightM),
-  };
-  for (const load of setting.loads) {
-    (load.at === "hips" ? belowL5 : aboveL5).push(weight(loadPoint[load.at], load.massKg, GRAVITY_MPS2));
+}
+
+function loadPoint(body: Body, at: Load["at"], hand: TrunkPoint): TrunkPoint {
+  if (at === "hands") return hand;
+  if (at === "back") return onTrunk(body.trunkM + 0.02 * body.heightM, -0.03 * body.heightM);
+  return at === "vest" ? onTrunk(0.18 * body.heightM, 0) : onTrunk(0, 0.06 * body.heightM);
+}
+
+function assistPoint(body: Body, at: Assist["at"], hand: TrunkPoint): TrunkPoint {
+  if (at === "hands") return hand;
+  if (at === "wall") return onTrunk(0.13 * body.heightM, -0.06 * body.heightM);
+  return at === "chest" ? onTrunk(0.24 * body.heightM, 0) : fromHip(0, 0);
+}
+
+function readyAssist(body: Body, { at, force }: Assist, hand: TrunkPoint): ReadyAssist {
+  const place = { at: assistPoint(body, at, hand), isAboveL5: at !== "pelvis" };
+  if (force.kind === "anchor") {
+    const [anchorXM, anchorYM] = force.anchor;
+    return { ...place, magnitudeN: force.magnitudeN, direction: { anchorXM, anchorYM } };
   }
-  const assistPoint = {
-    hands: hand,
-    wall: onTrunk(0.13 * body.heightM, -0.06 * body.heightM),
-    chest: onTrunk(0.24 * body.heightM, 0),
-    pelvis: hip,
+  if (force.kind === "angle") {
+    const direction = { xFraction: cosDeg(force.directionDeg), yFraction: sinDeg(force.directionDeg) };
+    return { ...place, magnitudeN: force.magnitudeN, direction };
+  }
+  return { ...place, magnitudeN: 1, direction: { xFraction: force.fxN, yFraction: force.fyN } };
+}
+
+export function upperBody(body: Body, { arms, loads, assists, trail }: StandingSetting): UpperBody {
+  const shoulder = onTrunk(body.trunkM, 0);
+  const hand = handPoint(body, arms, shoulder);
+  const [weights, above] = [noForce(), noForce()];
+  const weigh = (p: TrunkPoint, massKg: number, isAboveL5: boolean): void => {
+    addForce(weights, p, 0, -massKg * GRAVITY_MPS2);
+    if (isAboveL5) addForce(above, p, 0, -massKg * GRAVITY_MPS2);
   };
-  const assists = setting.assists.map((assist) => assistForce(assist, assistPoint[assist.at], solvedN));
-  assists.forEach((force, i) => (setting.assists[i]?.at === "pelvis" ? belowL5 : aboveL5).push(force));
-  return { shoulder, hand, l5: onTrunk(body.l5M, 0), up: [sin, cos], front: [cos, -sin], aboveL5, belowL5, assists };
+  weigh(onTrunk(body.upperComM, 0), body.upperKg, true);
+  weigh(between(shoulder, hand, body.armsComFraction), body.armsKg, true);
+  if (body.bellyKg > 0) weigh(onTrunk(body.bellyAlongM, body.bellyForwardM), body.bellyKg, true);
+  weigh(onTrunk(body.pelvisComM, 0), body.pelvisKg, false);
+  if (trail.kind === "free") for (const [p, massKg] of hangingWeights(body, trail)) weigh(p, massKg, false);
+  for (const { massKg, at } of loads) weigh(loadPoint(body, at, hand), massKg, at !== "hips");
+
+  const ready = assists.map((assist) => readyAssist(body, assist, hand));
+  const all = { ...weights };
+  const open: ReadyAssist[] = [];
+  for (const assist of ready) {
+    const { at, magnitudeN, direction, isAboveL5 } = assist;
+    if (magnitudeN === null || "anchorXM" in direction) {
+      open.push(assist);
+      continue;
+    }
+    const [fxN, fyN] = [magnitudeN * direction.xFraction, magnitudeN * direction.yFraction];
+    addForce(all, at, fxN, fyN);
+    if (isAboveL5) addForce(above, at, fxN, fyN);
+  }
+  const isAnchored = open.some(({ direction }) => "anchorXM" in direction);
+  return { shoulder, hand, assists: ready, weights, all, above, open, isAnchored };
+}
+
+/** One assist's force in a pose, and its moment about the hip. */
+export function writeAssist(
+  out: UpperForces,
+  assist: ReadyAssist,
+  sin: number,
+  cos: number,
+  hipXM: number,
+  hipYM: number,
+  solvedN: number,
+): void {
+  const { at, direction } = assist;
+  const [x, y] = [pointX(at, sin, cos, hipXM), pointY(at, sin, cos, hipYM)];
+  const magnitudeN = assist.magnitudeN ?? solvedN;
+  let [dx, dy] = [0, 0];
+  if ("anchorXM" in direction) {
+    dx = direction.anchorXM - hipXM - x;
+    dy = direction.anchorYM - hipYM - y;
+    const distanceM = Math.hypot(dx, dy);
+    dx /= distanceM;
+    dy /= distanceM;
+  } else {
+    dx = direction.xFraction;
+    dy = direction.yFraction;
+  }
+  out.fxN = magnitudeN * dx;
+  out.fyN = magnitudeN * dy;
+  out.hipMomentNm = x * out.fyN - y * out.fxN;
+}
+
+const scratch: UpperForces = { fxN: 0, fyN: 0, hipMomentNm: 0 };
+
+/** Sum of the upper body's forces (`all`, or those `above` L5/S1) at one trunk lean over one hip. */
+export function writeUpperForces(
+  out: UpperForces,
+  upper: UpperBody,
+  part: "all" | "above",
+  sin: number,
+  cos: number,
+  hipXM: number,
+  hipYM: number,
+  solvedN: number,
+): void {
+  const sums = part === "all" ? upper.all : upper.above;
+  out.fxN = sums.fxN;
+  out.fyN = sums.fyN;
+  out.hipMomentNm =
+    sums.momentNm + sums.momentSinNm * sin + sums.momentCosNm * cos + sums.momentPerHipXN * hipXM + sums.momentPerHipYN * hipYM;
+  for (const assist of upper.open) {
+    if (part === "above" && !assist.isAboveL5) continue;
+    writeAssist(scratch, assist, sin, cos, hipXM, hipYM, solvedN);
+    out.fxN += scratch.fxN;
+    out.fyN += scratch.fyN;
+    out.hipMomentNm += scratch.hipMomentNm;
+  }
 }

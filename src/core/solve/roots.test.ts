@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { inverse } from "./inverse";
-import { brent, rootsByScan } from "./roots";
+import { brent, rootNearZero, rootsByScan, sinusoidRootsDeg } from "./roots";
 
 describe("brent", () => {
   test("finds the root of any cubic it brackets", () => {
@@ -34,5 +34,38 @@ describe("inverse", () => {
   });
   test("says so when no setting gives a pose", () => {
     expect(inverse(() => NaN, 0, 1, 1)).toEqual({ ok: false, reason: "no-feasible-pose", range: null });
+  });
+});
+
+describe("roots of a sine wave from three of its values", () => {
+  const wave = (a: number, b: number, c: number) => (sin: number, cos: number) => a * sin + b * cos + c;
+  const coefficient = fc.double({ min: -5, max: 5, noNaN: true });
+
+  test("are zeros, ascending, and all that a fine scan sees", () => {
+    fc.assert(
+      fc.property(coefficient, coefficient, coefficient, (a, b, c) => {
+        fc.pre(Math.hypot(a, b) > 0.1);
+        const at = wave(a, b, c);
+        const atDeg = (deg: number) => at(Math.sin((deg * Math.PI) / 180), Math.cos((deg * Math.PI) / 180));
+        const roots = sinusoidRootsDeg(at, -30, 110);
+        for (const root of roots) expect(Math.abs(atDeg(root))).toBeLessThan(1e-9);
+        expect(roots).toEqual(roots.toSorted((x, y) => x - y));
+        expect(roots.length).toBeGreaterThanOrEqual(rootsByScan(atDeg, -30, 110, 560).length);
+      }),
+    );
+  });
+  test("are none where the wave stays off zero", () => {
+    expect(sinusoidRootsDeg(wave(1, 1, 3), -180, 180)).toEqual([]);
+  });
+});
+
+describe("the root nearest zero", () => {
+  test("is found on either side, at the ends, and not at all", () => {
+    expect(rootNearZero((x) => (x - 7) * (x + 12), -30, 45, 30)).toBeCloseTo(7, 9);
+    expect(rootNearZero((x) => (x - 17) * (x + 12), -30, 45, 30)).toBeCloseTo(-12, 9);
+    expect(rootNearZero((x) => x - 50, 40, 60, 10)).toBeCloseTo(50, 9);
+    expect(rootNearZero((x) => x, -1, 1, 4)).toBe(0);
+    expect(rootNearZero(() => 1, -30, 45, 30)).toBeUndefined();
+    expect(rootNearZero((x) => (Math.abs(x) < 5 ? NaN : x - 20), -30, 45, 30)).toBeCloseTo(20, 9);
   });
 });

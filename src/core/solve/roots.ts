@@ -1,3 +1,5 @@
+import { degFromRad } from "../units";
+
 /**
  * Brent's root finder (Brent 1973, "Algorithms for Minimization without Derivatives", ch. 4).
  * @param f continuous on [low, high] with a sign change there
@@ -69,4 +71,54 @@ export function rootsByScan(f: (x: number) => number, low: number, high: number,
     [x0, f0] = [x1, f1];
   }
   return roots;
+}
+
+/**
+ * The roots, ascending, within [low, high] degrees of a function that is A sin x + B cos x + C, known by three of its
+ * values. `at` takes sine and cosine.
+ */
+export function sinusoidRootsDeg(at: (sin: number, cos: number) => number, low: number, high: number): number[] {
+  const [r0, r90, r180] = [at(0, 1), at(1, 0), at(0, -1)];
+  const constant = (r0 + r180) / 2;
+  const cosine = (r0 - r180) / 2;
+  const sine = r90 - constant;
+  const middle = Math.atan2(sine, cosine);
+  const spread = Math.acos(-constant / Math.sqrt(sine * sine + cosine * cosine)); // NaN: it never gets to zero
+  const first = wrappedDeg(degFromRad(middle - spread));
+  const second = wrappedDeg(degFromRad(middle + spread));
+  const [a, b] = first < second ? [first, second] : [second, first];
+  if (a >= low && a <= high) return b <= high ? [a, b] : [a];
+  return b >= low && b <= high ? [b] : [];
+}
+
+/** An angle within half a turn of straight ahead; up to a turn and a half is taken. */
+const wrappedDeg = (deg: number): number => (deg > 180 ? deg - 360 : deg < -180 ? deg + 360 : deg);
+
+export function nearestZero(roots: readonly number[]): number | undefined {
+  let nearest: number | undefined;
+  for (const root of roots) if (nearest === undefined || Math.abs(root) < Math.abs(nearest)) nearest = root;
+  return nearest;
+}
+
+/**
+ * The root nearest zero that a scan outward from it can see, in steps as even as `intervals` over [low, high] gives;
+ * undefined where there is none. Gaps where `f` is NaN are passed over.
+ */
+export function rootNearZero(f: (x: number) => number, low: number, high: number, intervals: number): number | undefined {
+  const step = (high - low) / intervals;
+  const middle = Math.min(high, Math.max(low, 0));
+  const start = f(middle);
+  if (start === 0) return middle;
+  let [up, fUp, down, fDown] = [middle, start, middle, start];
+  const rootIn = (x0: number, f0: number, x1: number, f1: number): number | undefined =>
+    f1 === 0 ? x1 : f0 * f1 < 0 ? brent(f, x0, x1) : undefined;
+  while (up < high || down > low) {
+    const [upper, lower] = [Math.min(high, up + step), Math.max(low, down - step)];
+    const [fUpper, fLower] = [up < high ? f(upper) : NaN, down > low ? f(lower) : NaN];
+    const [above, below] = [rootIn(up, fUp, upper, fUpper), rootIn(down, fDown, lower, fLower)];
+    if (above !== undefined && below !== undefined) return Math.abs(above) <= Math.abs(below) ? above : below;
+    if (above !== undefined || below !== undefined) return above ?? below;
+    [up, fUp, down, fDown] = [upper, fUpper, lower, fLower];
+  }
+  return undefined;
 }
