@@ -9,19 +9,8 @@ export { bandTension, type BandTable } from "./mechanics/band";
 export { BRIDGE_DEFAULTS, bridgePose, type BridgeResult, type BridgeSetting } from "./mechanics/bridge";
 export { LEG_PRESS_DEFAULTS, legPress, type LegPressSetting } from "./mechanics/leg-press";
 export * from "./mechanics/levers";
-export {
-  type ChannelDemand,
-  type ChannelId,
-  CHANNELS,
-  type ChannelSide,
-  channelValue,
-  LOAD_CHANNELS,
-  type LoadChannelId,
-  otherSide,
-  type Side,
-  type Trust,
-} from "./mechanics/channels";
-export { contactAreaMm2, contactRatio, KNEECAP_VALID_TO_DEG, kneecapLoad, quadricepsArmMm } from "./mechanics/kneecap";
+export * from "./mechanics/channels";
+export { contactAreaMm2, contactRatio, kneecapLoad, quadricepsArmMm } from "./mechanics/kneecap";
 export { DEFAULT_POSTURE, type MeasuredPosture, postureFromCalmPose, type PostureRule, shankRuleOf } from "./mechanics/posture";
 export { solePoint } from "./mechanics/foot";
 export { standingPose } from "./mechanics/standing";
@@ -61,5 +50,7 @@ export * from "./record/derive";
 export * from "./record/record";
 
 // the body model, template by template
-export { type ModelChannel, type ModelChannelId, type ModelPose, type ModelResult } from "./model/model-pose";
-export { MODEL_TEMPLATES, type ModelLever, type ModelTemplate, startValues } from "./model/templates.data";
+export { type ChannelRow, type ModelPose, type ModelResult, type ValueRange, type Who } from "./model/model-pose";
+export type { SceneProp } from "./model/scene";
+export { type ModelGroup, type ModelLever, type ModelTemplate, startValues } from "./model/template";
+export { MODEL_TEMPLATES } from "./model/templates";

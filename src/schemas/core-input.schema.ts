@@ -5,8 +5,8 @@ import {
   CATALOGUE,
   type CalmPose,
   type Ceiling,
-  type ChannelId,
-  CHANNELS,
+  FIT_CHANNELS,
+  type FitChannelId,
   DEFAULT_KIT,
   type Day,
   type Dose,
@@ -108,7 +108,7 @@ export interface SolveInput extends DemandInput {
   lever: LeverId;
   low: number;
   high: number;
-  channel: ChannelId;
+  channel: FitChannelId;
   side: "left" | "right" | "both";
   target: number;
   increment?: number;
@@ -118,7 +118,7 @@ export const solveInputSchema = demandInputSchema.append<SolveInput>({
   low: Joi.number().required(),
   high: Joi.number().greater(Joi.ref("low")).required(),
   channel: Joi.string()
-    .valid(...Object.keys(CHANNELS))
+    .valid(...FIT_CHANNELS)
     .required(),
   side: channelSide.required(),
   target: Joi.number().required(),
@@ -187,7 +187,7 @@ interface Chosen {
 export interface MatchInput extends SubjectInput {
   from: Chosen;
   to: Chosen & { lever: LeverId; low: number; high: number; increment?: number };
-  channel: ChannelId;
+  channel: FitChannelId;
   side: "left" | "right" | "both";
 }
 const chosenKeys = { variationId: variationId.required(), setting: settingSchema.required() };
@@ -202,7 +202,7 @@ export const matchInputSchema = Joi.object<MatchInput>({
     increment,
   }).required(),
   channel: Joi.string()
-    .valid(...Object.keys(CHANNELS))
+    .valid(...FIT_CHANNELS)
     .required(),
   side: channelSide.required(),
 }).required();

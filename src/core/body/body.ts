@@ -113,3 +113,12 @@ export function bodyFromMeasure(measure: BodyMeasure): Body {
     armsComFraction: ARMS_COM_FRACTION,
   };
 }
+
+/**
+ * The body as the side view sees it with the legs apart (docs/equations.md E22): thigh and shank are shortened by the
+ * cosine of how far each leg leans outward. An assumption of ours: both segments lean alike.
+ */
+export function withLegsApart(body: Body, apartDeg: number): Body {
+  const seen = Math.cos((apartDeg * Math.PI) / 180);
+  return { ...body, thighM: body.thighM * seen, shankM: body.shankM * seen };
+}

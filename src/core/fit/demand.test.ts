@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import type { Setting } from "../catalogue/variation";
-import type { ChannelDemand, ChannelId } from "../mechanics/channels";
+import type { ChannelDemand, FitChannelId } from "../mechanics/channels";
 import { DEFAULT_POSTURE } from "../mechanics/posture";
 import { demandOf, standingSettingOf, type Subject } from "./demand";
 import { BODY } from "./fit.fixture";
@@ -12,7 +12,7 @@ const pole = variationById("box-squat-pole");
 const counter = variationById("counter-held-mini-squat");
 
 function channel(
-  id: ChannelId,
+  id: FitChannelId,
   side: ChannelDemand["side"],
   variation = raised,
   setting: Setting = { seatHeightM: 0.58 },

@@ -3,15 +3,16 @@ import type { Setting, StandingTemplate, Variation } from "../catalogue/variatio
 import { assistBounds } from "../mechanics/assist-bounds";
 import {
   type ChannelDemand,
-  type ChannelId,
   CHANNELS,
-  channelValue,
+  FIT_CHANNELS,
+  type FitChannelId,
   leastTrust,
   otherSide,
+  refusalOf,
   type Side,
   type Trust,
 } from "../mechanics/channels";
-import { KNEECAP_VALID_TO_DEG } from "../mechanics/kneecap";
+import { standingValue } from "../mechanics/readings";
 import { type PostureRule, postureTrust, pressureFractionOf, shankRuleOf } from "../mechanics/posture";
 import { standingPose } from "../mechanics/standing";
 import {
@@ -71,32 +72,46 @@ export function standingSettingOf({ body, posture }: Subject, { template }: Vari
 /** What a variation in one set-up asks, at its deepest pose: where a slow squat peaks (docs/equations.md E15). */
 export type Demand = { ok: true; pose: StandingPose; channels: ChannelDemand[] } | { ok: false; reason: PoseFailure };
 
-function trustOf(subject: Subject, variation: Variation, channel: ChannelId, pose: StandingPose): Trust {
-  const best = CHANNELS[channel].bestTrust;
-  if (channel === "kneeFlexion") return best;
-  const rough = variation.template.support !== null && supportXM(subject.body, variation.template) > SUPPORT_NEAR_M && pose.assistN > 0;
-  const posture = leastTrust(best, postureTrust(subject.posture, pose.kneeFlexionDeg));
-  return rough ? "C" : pose.assistN > 0 ? leastTrust(posture, "B") : posture;
+/** Trust of a pose's forces: the posture's, less for a hand force, and only a direction for a support planted ahead. */
+function forceTrust(subject: Subject, { template }: Variation, pose: StandingPose): Trust {
+  const posture = postureTrust(subject.posture, pose.kneeFlexionDeg);
+  if (!(pose.assistN > 0)) return posture;
+  return template.support && supportXM(subject.body, template) > SUPPORT_NEAR_M ? "C" : leastTrust(posture, "B");
 }
 
-/** Reads one channel off the headline pose and the poses that bound it. */
+/** Reads the fit's channels off the headline pose and the poses that bound it. */
 function channelDemands(subject: Subject, variation: Variation, pose: StandingPose, bounds: StandingPose[]): ChannelDemand[] {
-  return (Object.keys(CHANNELS) as ChannelId[]).flatMap((channel) => {
-    const read = (leg: "lead" | "trail", side: ChannelDemand["side"]): ChannelDemand => {
-      const head = channelValue(pose, channel, leg);
-      const values = [head, ...bounds.map((bound) => channelValue(bound, channel, leg))];
-      return {
-        channel,
-        side,
-        low: Math.min(...values),
-        head,
-        high: Math.max(...values),
-        trust: trustOf(subject, variation, channel, pose),
-        ...(channel === "kneecapStress" && pose.kneeFlexionDeg > KNEECAP_VALID_TO_DEG ? { refused: "kneecap-past-90" as const } : {}),
-      };
+  const trust = forceTrust(subject, variation, pose);
+  const demands: ChannelDemand[] = [];
+  const read = (channel: FitChannelId, leg: "lead" | "trail", side: ChannelDemand["side"]): void => {
+    const head = standingValue(pose, channel, leg);
+    let [low, high] = [head, head];
+    for (const bound of bounds) {
+      const value = standingValue(bound, channel, leg);
+      low = Math.min(low, value);
+      high = Math.max(high, value);
+    }
+    const { bestTrust } = CHANNELS[channel];
+    const refused = refusalOf(channel, pose.kneeFlexionDeg);
+    const demand: ChannelDemand = {
+      channel,
+      side,
+      low,
+      head,
+      high,
+      trust: channel === "kneeFlexion" ? bestTrust : leastTrust(bestTrust, trust),
     };
-    return CHANNELS[channel].sided ? [read("lead", subject.leadSide), read("trail", otherSide(subject.leadSide))] : [read("lead", "both")];
-  });
+    if (refused) demand.refused = refused;
+    demands.push(demand);
+  };
+  for (const channel of FIT_CHANNELS) {
+    if (!CHANNELS[channel].sided) read(channel, "lead", "both");
+    else {
+      read(channel, "lead", subject.leadSide);
+      read(channel, "trail", otherSide(subject.leadSide));
+    }
+  }
+  return demands;
 }
 
 /** A search asks for headlines only: the poses that bound a hand force cost more than everything else together. */

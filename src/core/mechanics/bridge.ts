@@ -3,7 +3,7 @@ import { sinusoidRootsDeg } from "../solve/roots";
 import { cosDeg, degFromRad, GRAVITY_MPS2, sinDeg } from "../units";
 import { solePoint } from "./foot";
 import { legDemand, legWeights, type LowBack, writeLowBack } from "./joints";
-import { KNEECAP_VALID_TO_DEG } from "./kneecap";
+import { KNEECAP_VALID_TO_DEG } from "./channels";
 import { geometryOf, hangLeg, type Leg, newLeg, placeLeg, readAngles, spanLeg } from "./leg";
 import type { LegDemand, LegGeometry } from "./standing.types";
 import { along, type Force, type Point, sumMomentNm, weight } from "./vector";
@@ -13,6 +13,7 @@ const CONTACT_BEHIND_FRACTION = 0.06;
 const HIPS_CLEAR_FRACTION = 0.045;
 const FRICTION_MAX = 0.6;
 const SHANK_LOW_DEG = -60;
+const SHANK_LOW_OFF_FLOOR_DEG = -115; // heels on a ball: the shin lies almost flat
 const SHANK_HIGH_DEG = 45;
 
 /** A bridge or hip thrust: shoulders on the floor or a bench, feet on the floor, head toward -x. */
@@ -97,7 +98,8 @@ function separationM(body: Body, setting: BridgeSetting): number | null {
   // the contact over the ankle, by sine and cosine of the shin's lean
   const acrossM = (sin: number, cos: number): number => body.shankM * sin + x * cos + y * sin;
   const upM = (sin: number, cos: number): number => ankleM + body.shankM * cos + y * cos - x * sin;
-  const roots = sinusoidRootsDeg((sin, cos) => upM(sin, cos) - benchHeightM, SHANK_LOW_DEG, SHANK_HIGH_DEG);
+  const lowDeg = setting.foot.kind === "floor" ? SHANK_LOW_DEG : SHANK_LOW_OFF_FLOOR_DEG;
+  const roots = sinusoidRootsDeg((sin, cos) => upM(sin, cos) - benchHeightM, lowDeg, SHANK_HIGH_DEG);
   return roots.map((shankDeg) => -acrossM(sinDeg(shankDeg), cosDeg(shankDeg))).find((value) => value > 0) ?? null;
 }
 

@@ -1,5 +1,3 @@
-import type { StandingPose } from "./standing.types";
-
 export type Side = "left" | "right";
 /** `both` is the whole body: the low back has no side. */
 export type ChannelSide = Side | "both";
@@ -13,57 +11,109 @@ export type Trust = "A" | "A-" | "B" | "C";
 const TRUST_ORDER: readonly Trust[] = ["A", "A-", "B", "C"];
 export const leastTrust = (a: Trust, b: Trust): Trust => (TRUST_ORDER.indexOf(a) > TRUST_ORDER.indexOf(b) ? a : b);
 
-export type ChannelId = "kneecapStress" | "kneeMoment" | "hipMoment" | "lowBackCompression" | "kneeFlexion" | "shankLean";
+/** What kind of set-up a pose is of; some channels mean nothing in some of them. */
+export type TemplateKind = "standing" | "bridge" | "leg-press" | "lever";
 
-export interface Channel {
-  unit: "MPa" | "Nm" | "N" | "deg";
+interface AnyChannel {
   sided: boolean;
+  /** Set-ups it means something in. */
+  appliesTo: readonly TemplateKind[];
   /** Best trust the model has for it; an assumed posture or a hand force lowers it further. */
   bestTrust: Trust;
-  /** p5 and p95 over catalogue poses and bodies, in `unit` or, where `perKg`, in `unit` per kg of body mass. */
-  typical: { p5: number; p95: number; perKg: boolean };
 }
+/** A quantity. `angle` ones are geometry; a `comparison` says more or less between set-ups and never how much. */
+export interface NumberChannel extends AnyChannel {
+  reads: "angle" | "force" | "comparison";
+  unit: "deg" | "Nm" | "N" | "MPa" | "BW" | "s" | "";
+  /** p5 and p95 over catalogue poses and bodies, in `unit` or, where `perKg`, in `unit` per kg of body mass. */
+  typical: { p5: number; p95: number; perKg: boolean } | null;
+}
+/** A place in an order, named from least to most: no unit, no arithmetic. */
+export interface RankChannel extends AnyChannel {
+  reads: "rank";
+  sided: false;
+  ranks: readonly string[];
+}
+export type Channel = NumberChannel | RankChannel;
 
-/** Typical ranges: 560 catalogue poses on 7 bodies (docs/equations.md, channels). */
+const EVERY = ["standing", "bridge", "leg-press", "lever"] as const;
+const ON_FEET = ["standing", "bridge"] as const;
+const LEG = ["standing", "bridge", "leg-press"] as const;
+const perKg = (p5: number, p95: number) => ({ p5, p95, perKg: true });
+const plain = (p5: number, p95: number) => ({ p5, p95, perKg: false });
+
+/** Every channel, in the order it is shown. Typical ranges: 560 catalogue poses on 7 bodies (docs/equations.md, channels). */
 export const CHANNELS = {
-  kneecapStress: { unit: "MPa", sided: true, bestTrust: "B", typical: { p5: 0, p95: 13.6, perKg: false } },
-  kneeMoment: { unit: "Nm", sided: true, bestTrust: "A-", typical: { p5: 0, p95: 0.85, perKg: true } },
-  hipMoment: { unit: "Nm", sided: true, bestTrust: "A-", typical: { p5: 0.34, p95: 1.6, perKg: true } },
-  lowBackCompression: { unit: "N", sided: false, bestTrust: "B", typical: { p5: 690, p95: 3030, perKg: false } },
-  kneeFlexion: { unit: "deg", sided: true, bestTrust: "A", typical: { p5: 0, p95: 110, perKg: false } },
-  shankLean: { unit: "deg", sided: true, bestTrust: "A-", typical: { p5: 0, p95: 30, perKg: false } },
-} as const satisfies Record<ChannelId, Channel>;
+  kneeFlexion: { reads: "angle", unit: "deg", sided: true, appliesTo: EVERY, bestTrust: "A", typical: plain(0, 110) },
+  hipFlexion: { reads: "angle", unit: "deg", sided: true, appliesTo: EVERY, bestTrust: "A", typical: plain(0, 111) },
+  dorsiflexion: { reads: "angle", unit: "deg", sided: true, appliesTo: LEG, bestTrust: "A", typical: plain(-24, 30) },
+  shankLean: { reads: "angle", unit: "deg", sided: true, appliesTo: LEG, bestTrust: "A-", typical: plain(0, 30) },
+  trunkLean: { reads: "angle", unit: "deg", sided: false, appliesTo: ON_FEET, bestTrust: "A", typical: plain(0, 60) },
+  bellyRoom: { reads: "angle", unit: "deg", sided: false, appliesTo: LEG, bestTrust: "A", typical: plain(68, 180) },
+  kneecapStress: { reads: "force", unit: "MPa", sided: true, appliesTo: EVERY, bestTrust: "B", typical: plain(0, 13.6) },
+  kneecapForce: { reads: "force", unit: "N", sided: true, appliesTo: EVERY, bestTrust: "B", typical: null },
+  kneeMoment: { reads: "force", unit: "Nm", sided: true, appliesTo: EVERY, bestTrust: "A-", typical: perKg(0, 0.85) },
+  hipMoment: { reads: "force", unit: "Nm", sided: true, appliesTo: EVERY, bestTrust: "A-", typical: perKg(0.34, 1.6) },
+  ankleMoment: { reads: "force", unit: "Nm", sided: true, appliesTo: EVERY, bestTrust: "A-", typical: perKg(0.01, 0.7) },
+  hipSideMoment: { reads: "force", unit: "Nm", sided: true, appliesTo: ["lever"], bestTrust: "B", typical: null },
+  hipContact: { reads: "force", unit: "BW", sided: true, appliesTo: ["lever"], bestTrust: "B", typical: null },
+  achillesForce: { reads: "force", unit: "N", sided: true, appliesTo: ["lever"], bestTrust: "A", typical: null },
+  kneeContact: { reads: "force", unit: "BW", sided: true, appliesTo: ON_FEET, bestTrust: "B", typical: plain(0.5, 3.3) },
+  lowBackCompression: { reads: "force", unit: "N", sided: false, appliesTo: ON_FEET, bestTrust: "B", typical: plain(690, 3030) },
+  lowBackMoment: { reads: "force", unit: "Nm", sided: false, appliesTo: ON_FEET, bestTrust: "B", typical: plain(24, 161) },
+  lowBackShear: { reads: "comparison", unit: "N", sided: false, appliesTo: ON_FEET, bestTrust: "C", typical: plain(74, 451) },
+  spineLoad: { reads: "force", unit: "N", sided: false, appliesTo: EVERY, bestTrust: "A", typical: null },
+  handWeight: { reads: "force", unit: "N", sided: false, appliesTo: EVERY, bestTrust: "A", typical: null },
+  friction: { reads: "comparison", unit: "", sided: false, appliesTo: ON_FEET, bestTrust: "B", typical: plain(0, 0.5) },
+  lyingTime: { reads: "force", unit: "s", sided: false, appliesTo: ["bridge", "lever"], bestTrust: "A", typical: null },
+  balanceDemand: {
+    reads: "rank",
+    sided: false,
+    appliesTo: EVERY,
+    bestTrust: "C",
+    ranks: ["none: lying or seated", "little: two feet and a hold", "some: two feet", "more: one foot ahead or above", "most: one foot"],
+  },
+  impact: {
+    reads: "rank",
+    sided: false,
+    appliesTo: EVERY,
+    bestTrust: "C",
+    ranks: ["none: the feet stay down", "light: a foot is set down", "some: a foot lands"],
+  },
+} as const satisfies Record<string, Channel>;
+export type ChannelId = keyof typeof CHANNELS;
+export type RankChannelId = { [K in ChannelId]: (typeof CHANNELS)[K]["reads"] extends "rank" ? K : never }[ChannelId];
+export type NumberChannelId = Exclude<ChannelId, RankChannelId>;
+export type SidedChannelId = { [K in ChannelId]: (typeof CHANNELS)[K]["sided"] extends true ? K : never }[ChannelId];
+export type WholeChannelId = Exclude<NumberChannelId, SidedChannelId>;
 
 /** The joint demands a ceiling can be set on, in the order they are shown. */
-export const LOAD_CHANNELS = ["kneecapStress", "kneeMoment", "hipMoment", "lowBackCompression"] as const satisfies readonly ChannelId[];
+export const LOAD_CHANNELS = ["kneecapStress", "kneeMoment", "hipMoment", "lowBackCompression"] as const satisfies readonly NumberChannelId[];
 export type LoadChannelId = (typeof LOAD_CHANNELS)[number];
 
-/** One channel's value in a pose; `leg` picks the leg for channels that have a side. */
-export function channelValue(pose: StandingPose, channel: ChannelId, leg: "lead" | "trail"): number {
-  switch (channel) {
-    case "kneecapStress":
-      return pose[leg].kneecapStressMPa;
-    case "kneeMoment":
-      return pose[leg].kneeMomentNm;
-    case "hipMoment":
-      return pose[leg].hipMomentNm;
-    case "lowBackCompression":
-      return pose.lowBackCompressionN;
-    case "kneeFlexion":
-      return pose.kneeFlexionDeg;
-    case "shankLean":
-      return pose.shankLeanDeg;
-  }
+/** What a fit reads off every pose: what ceilings and limits are set on. */
+export const FIT_CHANNELS = [...LOAD_CHANNELS, "kneeFlexion", "shankLean"] as const satisfies readonly NumberChannelId[];
+export type FitChannelId = (typeof FIT_CHANNELS)[number];
+
+/** Below this bend contact at the knee hangs on a small moment and is not to be shown. */
+export const KNEE_CONTACT_FROM_DEG = 20;
+/** Past this bend the kneecap's tissue tables are extrapolated: never rank on them there. */
+export const KNEECAP_VALID_TO_DEG = 90;
+/** Why a value must be neither shown nor ranked on. */
+export type Refusal = "kneecap-past-90" | "knee-near-straight";
+
+export function refusalOf(channel: NumberChannelId, kneeFlexionDeg: number): Refusal | null {
+  if ((channel === "kneecapStress" || channel === "kneecapForce") && kneeFlexionDeg > KNEECAP_VALID_TO_DEG) return "kneecap-past-90";
+  return channel === "kneeContact" && kneeFlexionDeg < KNEE_CONTACT_FROM_DEG ? "knee-near-straight" : null;
 }
 
 /** A demand on one joint: the headline under the client's posture rule, and the range the model leaves open. */
 export interface ChannelDemand {
-  channel: ChannelId;
+  channel: FitChannelId;
   side: ChannelSide;
   low: number;
   head: number;
   high: number;
   trust: Trust;
-  /** Why the value must not be ranked on, if so. */
-  refused?: "kneecap-past-90";
+  refused?: Refusal;
 }

@@ -1,9 +1,9 @@
+import { KNEECAP_VALID_TO_DEG } from "./channels";
+
 /** Contact area of the kneecap at 0, 15 ... 90 degrees of knee bend, mm² (Powers 1998; docs/sources.md). */
 const CONTACT_AREA_MM2 = [83, 140, 227, 236, 235, 211, 199] as const;
 const AREA_STEP_DEG = 15;
 
-/** Past this bend the tissue tables are extrapolated: never rank on kneecap stress there. */
-export const KNEECAP_VALID_TO_DEG = 90;
 
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 

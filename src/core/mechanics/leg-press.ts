@@ -3,8 +3,9 @@ import { cosDeg, sinDeg } from "../units";
 import { legWeights } from "./joints";
 import { kneecapLoad } from "./kneecap";
 import { solePoint } from "./foot";
+import type { LegGeometry } from "./standing.types";
 import { geometryOf, newLeg, readAngles, spanLeg } from "./leg";
-import { type Force, sumMomentNm } from "./vector";
+import { type Force, type Point, sumMomentNm } from "./vector";
 
 /** One leg on a leg press. The plate is the floor and gravity is turned; friction along the plate is neglected. */
 export interface LegPressSetting {
@@ -23,23 +24,22 @@ export interface LegPressSetting {
 
 export const LEG_PRESS_DEFAULTS = { offsetM: 0, pressureFraction: 0.5, shareFraction: 0.5, trunkDeg: 120 } as const;
 
-export type LegPressResult =
-  | {
-      ok: true;
-      kneeFlexionDeg: number;
-      hipFlexionDeg: number;
-      dorsiflexionDeg: number;
-      ankleMomentNm: number;
-      kneeMomentNm: number;
-      hipMomentNm: number;
-      quadricepsN: number;
-      kneecapForceN: number;
-      kneecapStressMPa: number;
-      plateN: number;
-      /** Straight distance from ankle to hip. */
-      reachM: number;
-    }
-  | { ok: false; reason: "foot-unreachable" };
+export interface LegPressPose extends LegGeometry {
+  ok: true;
+  hipFlexionDeg: number;
+  dorsiflexionDeg: number;
+  ankleMomentNm: number;
+  kneeMomentNm: number;
+  hipMomentNm: number;
+  quadricepsN: number;
+  kneecapForceN: number;
+  kneecapStressMPa: number;
+  plateN: number;
+  pressure: Point;
+  /** Straight distance from ankle to hip. */
+  reachM: number;
+}
+export type LegPressResult = LegPressPose | { ok: false; reason: "foot-unreachable" };
 
 /** External moments of one leg on a leg press (docs/equations.md E19). */
 export function legPress(body: Body, setting: LegPressSetting): LegPressResult {
@@ -62,7 +62,7 @@ export function legPress(body: Body, setting: LegPressSetting): LegPressResult {
   const { quadricepsN, contactN, stressMPa } = kneecapLoad(kneeMomentNm, leg.kneeFlexionDeg);
   return {
     ok: true,
-    kneeFlexionDeg: leg.kneeFlexionDeg,
+    ...leg,
     hipFlexionDeg: leg.thighLeanDeg + 180 - setting.trunkDeg,
     dorsiflexionDeg: leg.shankLeanDeg,
     ankleMomentNm: sumMomentNm([plate, foot], leg.ankle),
@@ -72,6 +72,7 @@ export function legPress(body: Body, setting: LegPressSetting): LegPressResult {
     kneecapForceN: contactN,
     kneecapStressMPa: stressMPa,
     plateN,
+    pressure: plate.at,
     reachM,
   };
 }

@@ -5,7 +5,7 @@ import { setBrace, writeMoments } from "./brace";
 import { isDorsiflexionLimited, kneeFlexionDegOf } from "./depth";
 import { solePoint } from "./foot";
 import { writeKneeTissue, writeLowBack } from "./joints";
-import { KNEECAP_VALID_TO_DEG } from "./kneecap";
+import { KNEECAP_VALID_TO_DEG } from "./channels";
 import { geometryOf, hangLeg, legWeightMomentNm, readAngles } from "./leg";
 import { prepareStanding, type Prepared } from "./prepared";
 import type { Depth, LegDemand, PoseFailure, PoseWarning, StandingResult, StandingSetting } from "./standing.types";

@@ -1,15 +1,38 @@
 import type { Body } from "../body/body";
+import { assistBounds } from "../mechanics/assist-bounds";
 import { bridgePose, type BridgePose, type BridgeSetting } from "../mechanics/bridge";
-import { leastTrust, type Trust } from "../mechanics/channels";
-import { KNEECAP_VALID_TO_DEG } from "../mechanics/kneecap";
+import {
+  CHANNELS,
+  type ChannelId,
+  leastTrust,
+  type NumberChannelId,
+  type RankChannelId,
+  type Refusal,
+  refusalOf,
+  type TemplateKind,
+  type Trust,
+} from "../mechanics/channels";
+import { legPress, type LegPressSetting } from "../mechanics/leg-press";
+import type { PostureRule } from "../mechanics/posture";
+import { bridgeReadings, legPressReadings, type Readings, standingReadings } from "../mechanics/readings";
 import { standingPose } from "../mechanics/standing";
-import type { LegDemand, LegGeometry, StandingPose, StandingSetting } from "../mechanics/standing.types";
+import type { LegGeometry, StandingPose, StandingSetting } from "../mechanics/standing.types";
 import type { Point } from "../mechanics/vector";
 import { cosDeg, sinDeg } from "../units";
+import type { SceneProp } from "./scene";
 
-/** Any template's pose in one shape, for showing it: what is drawn, and every channel with its unit and trust. */
+/** Whose body, and how it moves. */
+export interface Who {
+  body: Body;
+  posture: PostureRule;
+}
+
+/** Any template's pose in one shape: what is drawn, and every channel with its unit and trust. */
 export interface ModelPose {
   ok: true;
+  kind: TemplateKind;
+  /** The body as this pose sees it: with the legs apart its legs look shorter from the side. */
+  body: Body;
   lead: LegGeometry;
   /** The other leg where it is not the same as this one. */
   trail: LegGeometry | null;
@@ -17,116 +40,101 @@ export interface ModelPose {
   shoulder: Point;
   /** Null where the arms rest and are not drawn. */
   hand: Point | null;
-  pressure: Point;
+  /** Null where nothing presses on the sole. */
+  pressure: Point | null;
   centreOfMassXM: number | null;
-  channels: ModelChannel[];
+  scene: SceneProp[];
+  channels: ChannelRow[];
   warnings: readonly string[];
 }
 export type ModelResult = ModelPose | { ok: false; reason: string };
 
-export type ModelChannelId =
-  | "kneeFlexion"
-  | "hipFlexion"
-  | "dorsiflexion"
-  | "trunkThigh"
-  | "trunkLean"
-  | "kneeMoment"
-  | "hipMoment"
-  | "kneecapStress"
-  | "kneeContact"
-  | "trailKneeMoment"
-  | "trailHipMoment"
-  | "lowBackMoment"
-  | "lowBackCompression"
-  | "lowBackShear"
-  | "friction";
-
-export interface ModelChannel {
-  id: ModelChannelId;
-  unit: "deg" | "Nm" | "MPa" | "BW" | "N" | "";
+export interface ValueRange {
   low: number;
   head: number;
   high: number;
-  trust: Trust;
-  /** Why the number must not be ranked on. */
-  refused: "kneecap-past-90" | "knee-near-straight" | null;
+}
+/** One line of what a pose asks. A rank is a place in an order and carries no number. */
+export type ChannelRow =
+  | { reads: "number"; channel: NumberChannelId; lead: ValueRange; trail: ValueRange | null; trust: Trust; refused: Refusal | null }
+  | { reads: "rank"; channel: RankChannelId; rank: number; trust: "C" };
+
+const isRank = (id: ChannelId): id is RankChannelId => CHANNELS[id].reads === "rank";
+
+/** Trust of a channel: its own best, lowered by the template's. What is rough in a template are its forces, not its angles. */
+function trustOf(id: NumberChannelId, template: Trust): Trust {
+  const { reads, bestTrust } = CHANNELS[id];
+  if (bestTrust === "A" && reads !== "angle") return "A"; // what is held, and for how long, is simply known
+  return leastTrust(bestTrust, reads === "angle" && template === "C" ? "B" : template);
 }
 
-const NEAR_STRAIGHT_DEG = 20;
-
-interface Read {
-  lead: LegDemand;
-  trail: LegDemand | null;
-  kneeFlexionDeg: number;
-  hipFlexionDeg: number;
-  dorsiflexionDeg: number;
-  trunkLeanDeg: number;
-  lowBackMomentNm: number;
-  lowBackCompressionN: number;
-  lowBackShearN: number;
-  frictionNeeded: number;
-}
-
-/** Every channel of a pose, with the range over the poses that bound it; `trust` is the template's own. */
-function channelsOf(head: Read, bounds: readonly Read[], trust: Trust): ModelChannel[] {
-  const posture: Trust = trust === "C" ? "B" : trust; // what is rough there are the forces, not the angles
-  const rows: [ModelChannelId, ModelChannel["unit"], Trust, (read: Read) => number | undefined][] = [
-    ["kneeFlexion", "deg", "A", (r) => r.kneeFlexionDeg],
-    ["hipFlexion", "deg", posture, (r) => r.hipFlexionDeg],
-    ["dorsiflexion", "deg", posture, (r) => r.dorsiflexionDeg],
-    ["trunkThigh", "deg", posture, (r) => 180 - r.hipFlexionDeg],
-    ["trunkLean", "deg", posture, (r) => r.trunkLeanDeg],
-    ["kneeMoment", "Nm", trust, (r) => r.lead.kneeMomentNm],
-    ["hipMoment", "Nm", trust, (r) => r.lead.hipMomentNm],
-    ["kneecapStress", "MPa", leastTrust(trust, "B"), (r) => r.lead.kneecapStressMPa],
-    ["kneeContact", "BW", leastTrust(trust, "B"), (r) => r.lead.kneeContactBw],
-    ["trailKneeMoment", "Nm", trust, (r) => r.trail?.kneeMomentNm],
-    ["trailHipMoment", "Nm", trust, (r) => r.trail?.hipMomentNm],
-    ["lowBackMoment", "Nm", "B", (r) => r.lowBackMomentNm],
-    ["lowBackCompression", "N", "B", (r) => r.lowBackCompressionN],
-    ["lowBackShear", "N", "C", (r) => r.lowBackShearN],
-    ["friction", "", posture, (r) => r.frictionNeeded],
-  ];
-  return rows.flatMap(([id, unit, rowTrust, pick]) => {
-    const value = pick(head);
-    if (value === undefined) return [];
-    const values = [value, ...bounds.map((bound) => pick(bound) ?? value)];
-    const refused =
-      id === "kneecapStress" && head.kneeFlexionDeg > KNEECAP_VALID_TO_DEG
-        ? ("kneecap-past-90" as const)
-        : id === "kneeContact" && head.kneeFlexionDeg < NEAR_STRAIGHT_DEG
-          ? ("knee-near-straight" as const)
-          : null;
-    return [
-      { id, unit, low: Math.min(...values), head: value, high: Math.max(...values), trust: refused ? ("C" as const) : rowTrust, refused },
-    ];
+/** Every channel that means something in this template, with the range over the poses that bound it. */
+export function channelRows(kind: TemplateKind, head: Readings, bounds: readonly Readings[], template: Trust): ChannelRow[] {
+  const pick = (readings: Readings, id: NumberChannelId, leg: "lead" | "trail"): number | undefined => {
+    const { lead, trail, whole } = readings;
+    const sides: Partial<Record<NumberChannelId, number>> | null = leg === "lead" ? { ...lead, ...whole } : trail;
+    return sides?.[id];
+  };
+  const rangeOf = (id: NumberChannelId, leg: "lead" | "trail"): ValueRange | null => {
+    const value = pick(head, id, leg);
+    if (value === undefined) return null;
+    const all = [value, ...bounds.map((bound) => pick(bound, id, leg) ?? value)];
+    return { low: Math.min(...all), head: value, high: Math.max(...all) };
+  };
+  return (Object.keys(CHANNELS) as ChannelId[]).flatMap((id): ChannelRow[] => {
+    if (!(CHANNELS[id].appliesTo as readonly TemplateKind[]).includes(kind)) return [];
+    if (isRank(id)) return [{ reads: "rank", channel: id, rank: head.ranks[id], trust: "C" }];
+    const lead = rangeOf(id, "lead");
+    if (!lead) return [];
+    const refused = refusalOf(id, head.lead.kneeFlexion ?? NaN);
+    return [{ reads: "number", channel: id, lead, trail: rangeOf(id, "trail"), trust: refused ? "C" : trustOf(id, template), refused }];
   });
 }
 
-const readStanding = (pose: StandingPose, isSame: boolean): Read => ({ ...pose, trail: isSame ? null : pose.trail });
+const forcesOf = (pose: StandingPose): SceneProp[] =>
+  pose.assistForces.map(({ at, fxN, fyN }): SceneProp => ({ kind: "force", at, fxN, fyN }));
 
-/** A standing template's pose. Split stances come as the range between no bracing and the least, half-way as headline. */
-export function standingModel(body: Body, setting: StandingSetting, trust: Trust): ModelResult {
-  const isSplit = setting.trail.kind === "ground";
-  const at = (fraction: number) => standingPose(body, isSplit ? { ...setting, brace: { kind: "least", fraction } } : setting);
-  const pose = at(0.5);
+const isFound = (pose: { ok: boolean }): pose is StandingPose => pose.ok;
+
+/** The headline pose and those that bound it: bracing of a split stance, or what the hands' support is taken to do. */
+function boundedPoses(body: Body, setting: StandingSetting): { head: ReturnType<typeof standingPose>; bounds: StandingPose[] } {
+  if (setting.trail.kind === "ground") {
+    const at = (fraction: number) => standingPose(body, { ...setting, brace: { kind: "least", fraction } });
+    return { head: at(0.5), bounds: [at(0), at(1)].filter(isFound) };
+  }
+  const isHeld = setting.assists.some(({ force }) => force.kind === "components" || force.magnitudeN !== null);
+  if (!isHeld || setting.balance.solve !== "trunk") return { head: standingPose(body, setting), bounds: [] };
+  const { keepShin, keepTrunk, keepPose } = assistBounds(body, setting, setting.assists);
+  return { head: keepShin, bounds: [keepTrunk, keepPose].filter(isFound) };
+}
+
+/** A standing template's pose; `scene` is what stands around it, seen from the pose found. */
+export function standingModel(
+  body: Body,
+  setting: StandingSetting,
+  trust: Trust,
+  scene: (pose: StandingPose) => SceneProp[] = () => [],
+): ModelResult {
+  const { head: pose, bounds } = boundedPoses(body, setting);
   if (!pose.ok) return { ok: false, reason: pose.reason };
-  const isSame = setting.trail.kind === "same";
-  const bounds = isSplit ? [at(0), at(1)].filter((bound): bound is StandingPose => bound.ok) : [];
+  const read = (bound: StandingPose): Readings => standingReadings(bound, setting);
+  const loads = setting.loads.flatMap(({ at, massKg }): SceneProp[] => {
+    if (!(massKg > 0)) return [];
+    return [{ kind: "load", massKg, at: at === "hands" ? pose.hand : at === "hips" ? pose.hip : pose.shoulder }];
+  });
   return {
     ok: true,
+    kind: "standing",
+    body,
     lead: pose,
-    trail: isSame ? null : pose.trailLeg,
+    trail: setting.trail.kind === "same" ? null : pose.trailLeg,
     trunkLeanDeg: pose.trunkLeanDeg,
     shoulder: pose.shoulder,
     hand: pose.hand,
     pressure: pose.pressure,
     centreOfMassXM: pose.centreOfMassXM,
-    channels: channelsOf(
-      readStanding(pose, isSame),
-      bounds.map((bound) => readStanding(bound, isSame)),
-      trust,
-    ),
+    scene: [...scene(pose), ...loads, ...forcesOf(pose)],
+    channels: channelRows("standing", read(pose), bounds.map(read), pose.assistN > 0 ? leastTrust(trust, "B") : trust),
     warnings: pose.warnings,
   };
 }
@@ -134,24 +142,57 @@ export function standingModel(body: Body, setting: StandingSetting, trust: Trust
 /** Foot push and drag that a bridge cannot be known without: the range shown around none. */
 const DRAG_N = 60;
 
-export function bridgeModel(body: Body, setting: BridgeSetting): ModelResult {
-  const at = (forceN: number) => bridgePose(body, { ...setting, footDrag: { kind: "force", forceN } });
-  const pose = at(0);
+export function bridgeModel(body: Body, setting: BridgeSetting, setS: number, scene: (pose: BridgePose) => SceneProp[]): ModelResult {
+  const pose = bridgePose(body, setting);
   if (!pose.ok) return { ok: false, reason: pose.reason };
-  const isSame = setting.trail.kind === "same";
-  const read = (bridge: BridgePose): Read => ({ ...bridge, dorsiflexionDeg: bridge.shankLeanDeg, trail: isSame ? null : bridge.trail });
-  const bounds = [at(-DRAG_N), at(DRAG_N)].filter((bound): bound is BridgePose => bound.ok);
-  const up = [sinDeg(pose.trunkLeanDeg), cosDeg(pose.trunkLeanDeg)] as const;
+  const isFixed = setting.foot.kind === "ball"; // a ball rolls: nothing is left open
+  const at = (forceN: number) => bridgePose(body, { ...setting, footDrag: { kind: "force", forceN } });
+  const around = setting.footDrag.kind === "held" ? [at(-3 * DRAG_N)] : [at(-DRAG_N), at(DRAG_N)];
+  const bounds = isFixed ? [] : around.filter((bound): bound is BridgePose => bound.ok);
+  const read = (bridge: BridgePose): Readings => bridgeReadings(bridge, setting, setS);
+  const loads = setting.loads.flatMap(({ massKg }): SceneProp[] => (massKg > 0 ? [{ kind: "load", massKg, at: pose.hip }] : []));
   return {
     ok: true,
+    kind: "bridge",
+    body,
     lead: pose,
-    trail: isSame ? null : pose.trailLeg,
+    trail: setting.trail.kind === "same" ? null : pose.trailLeg,
     trunkLeanDeg: pose.trunkLeanDeg,
-    shoulder: [pose.hip[0] + body.trunkM * up[0], pose.hip[1] + body.trunkM * up[1]],
+    shoulder: shoulderOver(body, pose.hip, pose.trunkLeanDeg),
     hand: null,
     pressure: pose.pressure,
     centreOfMassXM: null,
-    channels: channelsOf(read(pose), bounds.map(read), "B"),
+    scene: [...scene(pose), ...loads],
+    channels: channelRows("bridge", read(pose), bounds.map(read), "B"),
     warnings: pose.warnings,
   };
 }
+
+export function legPressModel(body: Body, setting: LegPressSetting): ModelResult {
+  const pose = legPress(body, setting);
+  if (!pose.ok) return { ok: false, reason: pose.reason };
+  const trunkLeanDeg = pose.hipFlexionDeg - pose.thighLeanDeg;
+  return {
+    ok: true,
+    kind: "leg-press",
+    body,
+    lead: pose,
+    trail: null,
+    trunkLeanDeg,
+    shoulder: shoulderOver(body, pose.hip, trunkLeanDeg),
+    hand: null,
+    pressure: pose.pressure,
+    centreOfMassXM: null,
+    scene: [
+      { kind: "plate", at: pose.ankle },
+      { kind: "force", at: pose.pressure, fxN: 0, fyN: pose.plateN },
+    ],
+    channels: channelRows("leg-press", legPressReadings(pose), [], "B"),
+    warnings: [],
+  };
+}
+
+export const shoulderOver = (body: Body, hip: Point, trunkLeanDeg: number): Point => [
+  hip[0] + body.trunkM * sinDeg(trunkLeanDeg),
+  hip[1] + body.trunkM * cosDeg(trunkLeanDeg),
+];

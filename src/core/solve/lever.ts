@@ -1,13 +1,13 @@
 import { type LeverRange, type Setting, type Variation } from "../catalogue/variation";
 import { demandOf, type Subject } from "../fit/demand";
 import { leverValues, withLever } from "../fit/levers";
-import type { ChannelId, ChannelSide } from "../mechanics/channels";
+import type { ChannelSide, FitChannelId } from "../mechanics/channels";
 import type { PoseFailure } from "../mechanics/standing.types";
 import { inverse, type InverseResult } from "./inverse";
 
 /** One channel on one side: what a lever is solved for. */
 export interface Watched {
-  channel: ChannelId;
+  channel: FitChannelId;
   side: ChannelSide;
 }
 
