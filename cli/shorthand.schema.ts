@@ -1,5 +1,6 @@
 import Joi from "joi";
 import { BODY_LIMITS } from "../src/core/body/body";
+import { halfOfMass } from "../src/schemas/body.schema";
 
 /** The worked examples' shorthand, as input. */
 const number = Joi.number();
@@ -11,7 +12,7 @@ export const shorthandBodySchema = Joi.object({
   heightM: within(BODY_LIMITS.heightM).required(),
   massKg: within(BODY_LIMITS.massKg).required(),
   sex: kinds("M", "F").required(),
-  bellyKg: within(BODY_LIMITS.bellyKg),
+  bellyKg: within(BODY_LIMITS.bellyKg).less(halfOfMass("massKg")),
   bellyFwdM: within(BODY_LIMITS.bellyForwardM),
   thighM: within(BODY_LIMITS.thighM),
   shankM: within(BODY_LIMITS.shankM),

@@ -1,7 +1,9 @@
 "use server";
-import { addClearance, addClient } from "../data/repos/client.repo";
+import { recordMeasure } from "../data/loop/calibrate";
+import { addClearance, addClient, setDailyHeight } from "../data/repos/client.repo";
 import { withRecord } from "../data/loop/load";
-import { clearanceSchema, newClientSchema } from "../schemas/client.schema";
+import { newMeasureSchema } from "../schemas/body.schema";
+import { clearanceSchema, dailyHeightSchema, newClientSchema } from "../schemas/client.schema";
 import { type StepResult, takeStep } from "./step";
 
 export async function addClientAction(input: unknown): Promise<StepResult<{ clientId: string }>> {
@@ -10,6 +12,23 @@ export async function addClientAction(input: unknown): Promise<StepResult<{ clie
     await addClient(scope, em, { id, ...profile }, { day: today, heightM, massKg });
     return { ok: true, clientId: id };
   });
+}
+
+/** A body measured again, with what follows from it for posture and ceilings. */
+export async function recordMeasureAction(clientId: string, input: unknown): Promise<StepResult> {
+  return takeStep("measure", newMeasureSchema, input, ({ scope, today }, em, measure) =>
+    recordMeasure(scope, em, clientId, { ...measure, day: today }),
+  );
+}
+
+/** A seat or step of the client's own day, or its taking away. */
+export async function setDailyHeightAction(clientId: string, input: unknown): Promise<StepResult> {
+  return takeStep("daily-height", dailyHeightSchema, input, ({ scope, today }, em, height) =>
+    withRecord(scope, em, clientId, async () => {
+      await setDailyHeight(scope, em, clientId, height, today);
+      return { ok: true };
+    }),
+  );
 }
 
 export async function recordClearanceAction(clientId: string, input: unknown): Promise<StepResult> {

@@ -3,7 +3,8 @@ export * from "./units";
 export { type Issue, type Parsed, unreachable } from "./reasons";
 
 // body and mechanics
-export { type Body, BODY_LIMITS, bodyFromMeasure, type BodyMeasure, type Sex } from "./body/body";
+export { BALL_FRACTION } from "./body/segments.data";
+export { type Body, BODY_LIMITS, bodyFromMeasure, type BodyMeasure, type BodyOverrides, type Sex } from "./body/body";
 export { assistBounds } from "./mechanics/assist-bounds";
 export { bandTension, type BandTable } from "./mechanics/band";
 export { BRIDGE_DEFAULTS, bridgePose, type BridgeResult, type BridgeSetting } from "./mechanics/bridge";
@@ -32,6 +33,7 @@ export * from "./limits/limit";
 
 // fit
 export * from "./fit/candidate";
+export * from "./fit/daily";
 export { type Demand, demandOf, standingSettingOf, type Subject } from "./fit/demand";
 export { leverValues, rangeOf, snapSetting, withLever } from "./fit/levers";
 export { type Candidate, fitCatalogue, fitVariation, type Opening } from "./fit/search";
@@ -50,7 +52,17 @@ export * from "./record/derive";
 export * from "./record/record";
 
 // the body model, template by template
-export { type ChannelRow, type ModelPose, type ModelResult, type ValueRange, type Who } from "./model/model-pose";
+export {
+  type ChannelRow,
+  JOINT_OF,
+  type ModelPose,
+  type ModelResult,
+  type ShownJoint,
+  tightestJoint,
+  type ValueRange,
+  type Who,
+} from "./model/model-pose";
 export type { SceneProp } from "./model/scene";
+export { variationScene } from "./model/variations";
 export { type ModelGroup, type ModelLever, type ModelTemplate, startValues } from "./model/template";
-export { MODEL_TEMPLATES } from "./model/templates";
+export { MODEL_GROUPS, MODEL_TEMPLATES } from "./model/templates";

@@ -1,7 +1,10 @@
 import { defineEntity, p } from "@mikro-orm/core";
 import type {
+  BandTable,
+  BodyOverrides,
   ChannelDemand,
   ChannelSide,
+  DailyTask,
   DecisionMove,
   DecisionReason,
   Dose,
@@ -75,7 +78,30 @@ export const BodyMeasureRow = defineEntity({
     day: p.date(),
     heightM: p.double().$type<number>(),
     massKg: p.double().$type<number>(),
+    /** What the tape measured, the belly's part, and the published table: whatever replaces the defaults. */
+    overrides: p.json<BodyOverrides>(),
   },
+});
+
+/** A seat or step of the client's own day. The latest of a name counts; one without a height is gone. */
+export const DailyHeightRow = defineEntity({
+  name: "DailyHeightRow",
+  tableName: "daily_height",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    day: p.date(),
+    name: p.string(),
+    kind: p.string().$type<DailyTask["kind"]>(),
+    heightM: p.double().$type<number>().nullable(),
+  },
+});
+
+/** A band of the studio's, as it was pulled. The latest of a name counts. */
+export const BandRow = defineEntity({
+  name: "BandRow",
+  tableName: "band",
+  properties: { ...scoped, day: p.date(), name: p.string(), restM: p.double().$type<number>(), points: p.json<BandTable["points"]>() },
 });
 
 export const CalmPoseRow = defineEntity({
@@ -287,6 +313,8 @@ export const entities = [
   MemberRow,
   ClientRow,
   BodyMeasureRow,
+  DailyHeightRow,
+  BandRow,
   CalmPoseRow,
   PostureRuleRow,
   LimitRow,

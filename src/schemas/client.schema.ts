@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { BODY_LIMITS, type BodyMeasure, type ClientProfile, PAIN_SCALE } from "../core";
+import { BODY_LIMITS, type BodyMeasure, type ClientProfile, DAILY_LIMITS, type DailyTask, PAIN_SCALE } from "../core";
 import { maybeWords, side, within, words } from "./fields";
 
 /** What is entered for a new client: the profile, and the body's first measure. */
@@ -16,6 +16,17 @@ export const newClientSchema = Joi.object<NewClient, true>({
   painLimitScore: within({ min: 0, max: 5 }).required(),
   heightM: within(BODY_LIMITS.heightM).required(),
   massKg: within(BODY_LIMITS.massKg).required(),
+});
+
+/** A seat or step of the client's own day; without a height it is taken away. */
+export type NewDailyHeight = Omit<DailyTask, "heightM"> & { heightM: number | null };
+export const dailyHeightSchema = Joi.object<NewDailyHeight, true>({
+  name: words(40).required(),
+  kind: Joi.string().valid("seat", "step").required(),
+  heightM: Joi.number()
+    .when("kind", { is: "step", then: within(DAILY_LIMITS.step), otherwise: within(DAILY_LIMITS.seat) })
+    .allow(null)
+    .required(),
 });
 
 export interface NewClearance {

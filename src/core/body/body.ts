@@ -24,6 +24,9 @@ export interface BodyMeasure {
   segmentTable?: "de-leva" | "winter";
 }
 
+/** What replaces the defaults drawn from stature and mass. */
+export type BodyOverrides = Omit<BodyMeasure, "heightM" | "massKg" | "sex">;
+
 /** Widest values the model takes; outside them a number is a slip of the pen, not a client. */
 export const BODY_LIMITS = {
   heightM: { min: 1.2, max: 2.2 },

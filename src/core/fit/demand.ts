@@ -11,6 +11,7 @@ import {
   refusalOf,
   type Side,
   type Trust,
+  trustUnder,
 } from "../mechanics/channels";
 import { standingValue } from "../mechanics/readings";
 import { type PostureRule, postureTrust, pressureFractionOf, shankRuleOf } from "../mechanics/posture";
@@ -37,7 +38,8 @@ const POLE_BELOW_SHOULDER_M = 0.4;
 /** A support further ahead of the ankle than this only ranks. */
 const SUPPORT_NEAR_M = 0.35;
 
-const supportXM = (body: Body, { support }: StandingTemplate): number => body.footM - body.heelBehindAnkleM + (support?.aheadOfToesM ?? 0);
+export const supportXM = (body: Body, { support }: StandingTemplate): number =>
+  body.footM - body.heelBehindAnkleM + (support?.aheadOfToesM ?? 0);
 
 function armsOf(body: Body, template: StandingTemplate): Arms {
   const { support, arms } = template;
@@ -73,15 +75,19 @@ export function standingSettingOf({ body, posture }: Subject, { template }: Vari
 export type Demand = { ok: true; pose: StandingPose; channels: ChannelDemand[] } | { ok: false; reason: PoseFailure };
 
 /** Trust of a pose's forces: the posture's, less for a hand force, and only a direction for a support planted ahead. */
-function forceTrust(subject: Subject, { template }: Variation, pose: StandingPose): Trust {
+export function forceTrust(subject: Subject, { template }: Variation, pose: StandingPose): Trust {
   const posture = postureTrust(subject.posture, pose.kneeFlexionDeg);
   if (!(pose.assistN > 0)) return posture;
   return template.support && supportXM(subject.body, template) > SUPPORT_NEAR_M ? "C" : leastTrust(posture, "B");
 }
 
 /** Reads the fit's channels off the headline pose and the poses that bound it. */
-function channelDemands(subject: Subject, variation: Variation, pose: StandingPose, bounds: StandingPose[]): ChannelDemand[] {
-  const trust = forceTrust(subject, variation, pose);
+export function readDemands(
+  { leadSide }: Pick<Subject, "leadSide">,
+  pose: StandingPose,
+  bounds: readonly StandingPose[],
+  trust: Trust,
+): ChannelDemand[] {
   const demands: ChannelDemand[] = [];
   const read = (channel: FitChannelId, leg: "lead" | "trail", side: ChannelDemand["side"]): void => {
     const head = standingValue(pose, channel, leg);
@@ -91,24 +97,16 @@ function channelDemands(subject: Subject, variation: Variation, pose: StandingPo
       low = Math.min(low, value);
       high = Math.max(high, value);
     }
-    const { bestTrust } = CHANNELS[channel];
     const refused = refusalOf(channel, pose.kneeFlexionDeg);
-    const demand: ChannelDemand = {
-      channel,
-      side,
-      low,
-      head,
-      high,
-      trust: channel === "kneeFlexion" ? bestTrust : leastTrust(bestTrust, trust),
-    };
+    const demand: ChannelDemand = { channel, side, low, head, high, trust: trustUnder(channel, trust) };
     if (refused) demand.refused = refused;
     demands.push(demand);
   };
   for (const channel of FIT_CHANNELS) {
     if (!CHANNELS[channel].sided) read(channel, "lead", "both");
     else {
-      read(channel, "lead", subject.leadSide);
-      read(channel, "trail", otherSide(subject.leadSide));
+      read(channel, "lead", leadSide);
+      read(channel, "trail", otherSide(leadSide));
     }
   }
   return demands;
@@ -125,10 +123,12 @@ export function demandOf(subject: Subject, variation: Variation, setting: Settin
   const standing = standingSettingOf(subject, variation, setting);
   if (standing.assists.length === 0 || reading === "headline") {
     const pose = standingPose(subject.body, standing);
-    return pose.ok ? { ok: true, pose, channels: channelDemands(subject, variation, pose, []) } : { ok: false, reason: pose.reason };
+    return pose.ok
+      ? { ok: true, pose, channels: readDemands(subject, pose, [], forceTrust(subject, variation, pose)) }
+      : { ok: false, reason: pose.reason };
   }
   const { keepShin, keepTrunk, keepPose } = assistBounds(subject.body, standing, standing.assists);
   if (!keepShin.ok) return { ok: false, reason: keepShin.reason };
   const bounds = [keepTrunk, keepPose].filter((pose): pose is StandingPose => pose.ok);
-  return { ok: true, pose: keepShin, channels: channelDemands(subject, variation, keepShin, bounds) };
+  return { ok: true, pose: keepShin, channels: readDemands(subject, keepShin, bounds, forceTrust(subject, variation, keepShin)) };
 }

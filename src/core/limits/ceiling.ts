@@ -73,6 +73,26 @@ export function ceilingsFromCalmPose(subject: Omit<Subject, "leadSide">, calm: C
   return { ok: true, ceilings, shareFraction };
 }
 
+/**
+ * A ceiling under a body that is the same but better known (its lengths measured, another table): what the calm pose
+ * asked is computed anew, and the ceiling follows in proportion. Null where the pose no longer has that demand.
+ */
+export function ceilingForBody(
+  { channel, side, value }: Pick<Ceiling, "channel" | "side" | "value">,
+  calm: CalmPose,
+  before: Omit<Subject, "leadSide">,
+  after: Omit<Subject, "leadSide">,
+): number | null {
+  const shareFraction = calm.shareFraction ?? ASSUMED_SHARE_FRACTION;
+  const asked = (subject: Omit<Subject, "leadSide">): number | undefined => {
+    const demand = demandOf({ ...subject, leadSide: calm.side }, calm.variation, { ...calm.setting, shareFraction });
+    const found = demand.ok ? demand.channels.find((d) => d.channel === channel && d.side === side) : undefined;
+    return found?.refused ? undefined : found?.low;
+  };
+  const [was, is] = [asked(before), asked(after)];
+  return was && is && was > 0 && is > 0 ? (value * is) / was : null;
+}
+
 /** A dose that was done, and how the next morning answered. */
 export interface AnsweredDose {
   day: Day;

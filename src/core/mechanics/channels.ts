@@ -88,7 +88,12 @@ export type SidedChannelId = { [K in ChannelId]: (typeof CHANNELS)[K]["sided"] e
 export type WholeChannelId = Exclude<NumberChannelId, SidedChannelId>;
 
 /** The joint demands a ceiling can be set on, in the order they are shown. */
-export const LOAD_CHANNELS = ["kneecapStress", "kneeMoment", "hipMoment", "lowBackCompression"] as const satisfies readonly NumberChannelId[];
+export const LOAD_CHANNELS = [
+  "kneecapStress",
+  "kneeMoment",
+  "hipMoment",
+  "lowBackCompression",
+] as const satisfies readonly NumberChannelId[];
 export type LoadChannelId = (typeof LOAD_CHANNELS)[number];
 
 /** What a fit reads off every pose: what ceilings and limits are set on. */
@@ -105,6 +110,16 @@ export type Refusal = "kneecap-past-90" | "knee-near-straight";
 export function refusalOf(channel: NumberChannelId, kneeFlexionDeg: number): Refusal | null {
   if ((channel === "kneecapStress" || channel === "kneecapForce") && kneeFlexionDeg > KNEECAP_VALID_TO_DEG) return "kneecap-past-90";
   return channel === "kneeContact" && kneeFlexionDeg < KNEE_CONTACT_FROM_DEG ? "knee-near-straight" : null;
+}
+
+/**
+ * Trust of a channel in a pose whose forces have `forces`: its own best, lowered by it. Knee bend is geometry alone, and
+ * what is held, and for how long, is simply known; where only forces are rough, angles are still estimates.
+ */
+export function trustUnder(channel: NumberChannelId, forces: Trust): Trust {
+  const { reads, bestTrust } = CHANNELS[channel];
+  if (channel === "kneeFlexion" || (bestTrust === "A" && reads === "force")) return bestTrust;
+  return leastTrust(bestTrust, reads === "angle" && forces === "C" ? "B" : forces);
 }
 
 /** A demand on one joint: the headline under the client's posture rule, and the range the model leaves open. */

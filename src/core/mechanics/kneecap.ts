@@ -4,7 +4,6 @@ import { KNEECAP_VALID_TO_DEG } from "./channels";
 const CONTACT_AREA_MM2 = [83, 140, 227, 236, 235, 211, 199] as const;
 const AREA_STEP_DEG = 15;
 
-
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 
 /** Lever arm of the quadriceps about the knee, mm (van Eijden 1986 as used by Brechter & Powers 2002; E9). */

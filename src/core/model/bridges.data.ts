@@ -45,6 +45,7 @@ export const BRIDGE_MODELS: readonly ModelTemplate[] = [
     levers: { hip: HIP, kneeTop: KNEE_TOP, bench: length("Shoulders raised", 0, 0.5, 0), load: BAR, set: SET },
     movement: UP,
     pose: ({ body }, v) => model(body, v),
+    shin: "none",
     cannotSay: DRAG,
   }),
   template({
@@ -60,15 +61,23 @@ export const BRIDGE_MODELS: readonly ModelTemplate[] = [
     },
     movement: UP,
     pose: ({ body }, v) => model(body, v, { trail: { kind: "staggered", furtherM: v.further }, leadShareFraction: v.share }),
+    shin: "none",
     cannotSay: `How much the other foot really takes: the share has to be told. ${DRAG}`,
   }),
   template({
     id: "bridge-single",
     group: "Bridge and thrust",
     name: "Bridge or thrust on one leg",
-    levers: { hip: HIP, kneeTop: KNEE_TOP, other: angle("Other knee bend", 0, 100, 15), bench: length("Shoulders raised", 0, 0.5, 0), set: SET },
+    levers: {
+      hip: HIP,
+      kneeTop: KNEE_TOP,
+      other: angle("Other knee bend", 0, 100, 15),
+      bench: length("Shoulders raised", 0, 0.5, 0),
+      set: SET,
+    },
     movement: UP,
     pose: ({ body }, v) => model(body, v, { trail: { kind: "free", thighDeg: "inline", kneeFlexionDeg: v.other } }),
+    shin: "none",
     cannotSay: `The pelvis dropping to the free side. ${DRAG}`,
   }),
   template({
@@ -81,18 +90,25 @@ export const BRIDGE_MODELS: readonly ModelTemplate[] = [
       model(body, v, { foot: { kind: "ball", ankleHeightM: v.ball + body.ankleHeightM } }, ({ ankle }) => [
         { kind: "ball", at: [ankle[0], v.ball / 2], radiusM: v.ball / 2 },
       ]),
+    shin: "none",
     cannotSay: "Keeping the ball still. It rolls, so it takes no push along the floor, and nothing else is left open.",
   }),
   template({
     id: "bridge-wall",
     group: "Bridge and thrust",
     name: "Bridge, feet on a wall",
-    levers: { hip: angle("Hips from straight", 0, 60, 30), kneeTop: angle("Knee with hips straight", 60, 110, 90), feet: length("Feet up the wall", 0.25, 0.8, 0.45), set: SET },
+    levers: {
+      hip: angle("Hips from straight", 0, 60, 30),
+      kneeTop: angle("Knee with hips straight", 60, 110, 90),
+      feet: length("Feet up the wall", 0.25, 0.8, 0.45),
+      set: SET,
+    },
     movement: { lever: "hip", from: 55, to: 15 },
     pose: ({ body }, v) =>
       model(body, v, { foot: { kind: "wall", ankleHeightM: v.feet }, footDrag: { kind: "held" }, pressureFraction: 0.5 }, ({ ankle }) => [
         { kind: "wall", xM: ankle[0] + body.ankleHeightM },
       ]),
+    shin: "none",
     cannotSay: "How hard the feet push into the wall: the headline is the least that friction holds, the range three times the floor's.",
   }),
   template({
@@ -118,6 +134,7 @@ export const BRIDGE_MODELS: readonly ModelTemplate[] = [
         trunkDeg: v.seat,
         shareFraction: v.share,
       }),
+    shin: "none",
     cannotSay: "Friction along the plate, and the low back rolling off the pad at depth. The sled's force is what a luggage scale reads.",
   }),
 ];

@@ -68,6 +68,7 @@ function helper(
     hand: hand ? hand(shoulder) : null,
     pressure: pressure ?? null,
     centreOfMassXM: null,
+    turnedDeg: 0,
     scene: scene ? scene(leg, shoulder) : [],
     channels: channelRows(KIND, readings, [], more.trust ?? "A"),
     warnings,
@@ -100,6 +101,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         { hipMoment: -straightLegRaiseNm(body, v.angle, v.ankle) },
         { lyingS: v.set },
       ),
+    shin: "none",
     cannotSay: "What the low back does to hold the pelvis. The front of the hip works, so the hip's figure is below nothing.",
   }),
   template({
@@ -128,13 +130,18 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         { balance: 2 },
       );
     },
+    shin: "none",
     cannotSay: "Leaning: if the trunk goes over the knee instead of the pressure staying put, the band adds nothing at the knee.",
   }),
   template({
     id: "knee-extension",
     group: "Helpers",
     name: "Seated knee extension",
-    levers: { knee: angle("Knee bend", 0, 100, 45), ankle: mass("Weight at the ankle", 0, 10, 2), cuff: force("Pull of a cuff or hand", 0, 40 * 9.81, 0) },
+    levers: {
+      knee: angle("Knee bend", 0, 100, 45),
+      ankle: mass("Weight at the ankle", 0, 10, 2),
+      cuff: force("Pull of a cuff or hand", 0, 40 * 9.81, 0),
+    },
     movement: { lever: "knee", from: 90, to: 0 },
     pose: ({ body }, v) => {
       const { kneeMomentNm, contactN, stressMPa } = kneeExtension(body, v.knee, v.ankle, v.cuff);
@@ -151,6 +158,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         { kneeMoment: kneeMomentNm, kneecapForce: contactN, kneecapStress: stressMPa },
       );
     },
+    shin: "none",
     cannotSay: "The shin sliding under the thigh. Held against a cuff or moved against a weight, gravity is always in it.",
   }),
   template({
@@ -184,6 +192,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         { balance: v.share === 1 ? 3 : 1, handN: v.hands + v.load * GRAVITY_MPS2, spineN: v.load * GRAVITY_MPS2 },
       );
     },
+    shin: "none",
     cannotSay: "Which of the two calf muscles works: bent or straight, the moment is the same.",
   }),
   template({
@@ -209,6 +218,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         },
         { hipSideMoment: sideLyingAbductionNm(body, v.angle, { tensionN: v.band, armM: v.arm, angleToLegDeg: 90 }, v.ankle) },
       ),
+    shin: "none",
     cannotSay: "Rolling back, which hands the work to the front of the hip.",
   }),
   template({
@@ -232,6 +242,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         },
         { hipSideMoment: seatedAbductionNm(body, v.band, v.arm) },
       ),
+    shin: "none",
     cannotSay: "Which part of the side hip works at which lean of the trunk.",
   }),
   template({
@@ -257,13 +268,18 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         { trust: "B", balance: v.stick > 0 ? 3 : 4, handN: v.stick },
       );
     },
+    shin: "none",
     cannotSay: "Drawn from the side; the stick is in the opposite hand. At 15 % of body weight the relief comes out too strong.",
   }),
   template({
     id: "strap-lean",
     group: "Helpers",
     name: "Straight lean back on a strap",
-    levers: { lean: angle("Lean back", 2, 45, 15), direction: angle("Strap above level", -10, 80, 30), handle: length("Handle's height along the body", 0.7, 1.5, 1.15) },
+    levers: {
+      lean: angle("Lean back", 2, 45, 15),
+      direction: angle("Strap above level", -10, 80, 30),
+      handle: length("Handle's height along the body", 0.7, 1.5, 1.15),
+    },
     movement: { lever: "lean", from: 2, to: 35 },
     pose: ({ body }, v) => {
       const along = (upM: number): Point => [-upM * Math.sin((v.lean * Math.PI) / 180), upM * Math.cos((v.lean * Math.PI) / 180)];
@@ -289,6 +305,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         { balance: 1, handN: tensionN },
       );
     },
+    shin: "none",
     cannotSay: "Bending anywhere: the body is taken as one straight piece turning about the heels.",
   }),
   template({
@@ -307,6 +324,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
         }),
         "B",
       ),
+    shin: "rule",
     cannotSay: "One hand only, where the side of the trunk works; and the steps themselves.",
   }),
 ];

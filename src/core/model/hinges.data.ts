@@ -41,6 +41,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
         bent(who, v.knee, v.trunk, { arms: { kind: "hang", forwardM: v.ahead }, loads: inHands(v.load) }),
         trustOf(who, v.knee),
       ),
+    shin: "balance",
     cannotSay: ROUNDING,
   }),
   template({
@@ -55,6 +56,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
         bent(who, v.knee, v.trunk, { arms: { kind: "hang", forwardM: -0.08 }, loads: inHands(v.load) }),
         trustOf(who, v.knee),
       ),
+    shin: "balance",
     cannotSay: ROUNDING,
   }),
   template({
@@ -69,6 +71,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
         bent(who, v.knee, v.trunk, { arms: { kind: "crossed" }, loads: [{ massKg: v.load, at: "back" }] }),
         trustOf(who, v.knee),
       ),
+    shin: "balance",
     cannotSay: ROUNDING,
   }),
   template({
@@ -78,6 +81,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
     levers: { handle: length("Height of the handle", 0.2, 0.8, 0.5), knee: angle("Knee bend", 5, 90, 30), load: mass("Load", 0, 80, 16) },
     movement: { lever: "handle", from: 0.75, to: 0.35 },
     pose: (who, v) => toHandle(who, v.knee, v.handle, v.load),
+    shin: "balance",
     cannotSay: ROUNDING,
   }),
   template({
@@ -103,6 +107,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
         }),
         "C",
       ),
+    shin: "balance",
     cannotSay: "How much the feet brace against each other, and whether the rear foot only balances: the share has to be told.",
   }),
   template({
@@ -127,6 +132,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
         }),
         "B",
       ),
+    shin: "balance",
     cannotSay: "The pelvis turning open: the side view takes it as level.",
   }),
 ];

@@ -11,6 +11,7 @@ import {
   refusalOf,
   type TemplateKind,
   type Trust,
+  trustUnder,
 } from "../mechanics/channels";
 import { legPress, type LegPressSetting } from "../mechanics/leg-press";
 import type { PostureRule } from "../mechanics/posture";
@@ -43,6 +44,8 @@ export interface ModelPose {
   /** Null where nothing presses on the sole. */
   pressure: Point | null;
   centreOfMassXM: number | null;
+  /** How far the pose's frame is turned in the room, counter-clockwise; nothing unless the floor is a plate. */
+  turnedDeg: number;
   scene: SceneProp[];
   channels: ChannelRow[];
   warnings: readonly string[];
@@ -60,13 +63,6 @@ export type ChannelRow =
   | { reads: "rank"; channel: RankChannelId; rank: number; trust: "C" };
 
 const isRank = (id: ChannelId): id is RankChannelId => CHANNELS[id].reads === "rank";
-
-/** Trust of a channel: its own best, lowered by the template's. What is rough in a template are its forces, not its angles. */
-function trustOf(id: NumberChannelId, template: Trust): Trust {
-  const { reads, bestTrust } = CHANNELS[id];
-  if (bestTrust === "A" && reads !== "angle") return "A"; // what is held, and for how long, is simply known
-  return leastTrust(bestTrust, reads === "angle" && template === "C" ? "B" : template);
-}
 
 /** Every channel that means something in this template, with the range over the poses that bound it. */
 export function channelRows(kind: TemplateKind, head: Readings, bounds: readonly Readings[], template: Trust): ChannelRow[] {
@@ -87,7 +83,7 @@ export function channelRows(kind: TemplateKind, head: Readings, bounds: readonly
     const lead = rangeOf(id, "lead");
     if (!lead) return [];
     const refused = refusalOf(id, head.lead.kneeFlexion ?? NaN);
-    return [{ reads: "number", channel: id, lead, trail: rangeOf(id, "trail"), trust: refused ? "C" : trustOf(id, template), refused }];
+    return [{ reads: "number", channel: id, lead, trail: rangeOf(id, "trail"), trust: refused ? "C" : trustUnder(id, template), refused }];
   });
 }
 
@@ -112,12 +108,13 @@ function boundedPoses(body: Body, setting: StandingSetting): { head: ReturnType<
 export function standingModel(
   body: Body,
   setting: StandingSetting,
-  trust: Trust,
+  trust: Trust | ((pose: StandingPose) => Trust),
   scene: (pose: StandingPose) => SceneProp[] = () => [],
 ): ModelResult {
   const { head: pose, bounds } = boundedPoses(body, setting);
   if (!pose.ok) return { ok: false, reason: pose.reason };
   const read = (bound: StandingPose): Readings => standingReadings(bound, setting);
+  const templateTrust = typeof trust === "string" ? trust : trust(pose);
   const loads = setting.loads.flatMap(({ at, massKg }): SceneProp[] => {
     if (!(massKg > 0)) return [];
     return [{ kind: "load", massKg, at: at === "hands" ? pose.hand : at === "hips" ? pose.hip : pose.shoulder }];
@@ -133,8 +130,9 @@ export function standingModel(
     hand: pose.hand,
     pressure: pose.pressure,
     centreOfMassXM: pose.centreOfMassXM,
+    turnedDeg: 0,
     scene: [...scene(pose), ...loads, ...forcesOf(pose)],
-    channels: channelRows("standing", read(pose), bounds.map(read), pose.assistN > 0 ? leastTrust(trust, "B") : trust),
+    channels: channelRows("standing", read(pose), bounds.map(read), pose.assistN > 0 ? leastTrust(templateTrust, "B") : templateTrust),
     warnings: pose.warnings,
   };
 }
@@ -162,16 +160,21 @@ export function bridgeModel(body: Body, setting: BridgeSetting, setS: number, sc
     hand: null,
     pressure: pose.pressure,
     centreOfMassXM: null,
+    turnedDeg: 0,
     scene: [...scene(pose), ...loads],
     channels: channelRows("bridge", read(pose), bounds.map(read), "B"),
     warnings: pose.warnings,
   };
 }
 
+/** Of a pad, behind the middle of the trunk. */
+const PAD_BEHIND_M = 0.14;
+
 export function legPressModel(body: Body, setting: LegPressSetting): ModelResult {
   const pose = legPress(body, setting);
   if (!pose.ok) return { ok: false, reason: pose.reason };
   const trunkLeanDeg = pose.hipFlexionDeg - pose.thighLeanDeg;
+  const behind = ([x, y]: Point): Point => [x - PAD_BEHIND_M * cosDeg(trunkLeanDeg), y + PAD_BEHIND_M * sinDeg(trunkLeanDeg)];
   return {
     ok: true,
     kind: "leg-press",
@@ -183,8 +186,10 @@ export function legPressModel(body: Body, setting: LegPressSetting): ModelResult
     hand: null,
     pressure: pose.pressure,
     centreOfMassXM: null,
+    turnedDeg: setting.inclineDeg + 90,
     scene: [
       { kind: "plate", at: pose.ankle },
+      { kind: "pad", from: behind(pose.hip), to: behind(shoulderOver(body, pose.hip, trunkLeanDeg)) },
       { kind: "force", at: pose.pressure, fxN: 0, fyN: pose.plateN },
     ],
     channels: channelRows("leg-press", legPressReadings(pose), [], "B"),
@@ -196,3 +201,26 @@ export const shoulderOver = (body: Body, hip: Point, trunkLeanDeg: number): Poin
   hip[0] + body.trunkM * sinDeg(trunkLeanDeg),
   hip[1] + body.trunkM * cosDeg(trunkLeanDeg),
 ];
+
+/** The joint nearest to what set-ups usually ask of it: whose angle a drawing shows where no ceiling says otherwise. */
+export function tightestJoint({ kind, channels, body }: ModelPose): ShownJoint {
+  let [shown, most]: [ShownJoint, number] = ["knee", 0];
+  for (const row of channels) {
+    const joint = row.reads === "number" ? JOINT_OF[row.channel] : undefined;
+    if (row.reads !== "number" || !joint || row.refused) continue;
+    if (joint === "low-back" && kind !== "standing") continue; // its angle is the trunk's lean, which means nothing lying down
+    const { typical } = CHANNELS[row.channel];
+    if (!typical) continue;
+    const share = Math.abs(row.lead.head) / (typical.p95 * (typical.perKg ? body.massKg : 1));
+    if (share > most) [shown, most] = [joint, share];
+  }
+  return shown;
+}
+export type ShownJoint = "knee" | "hip" | "ankle" | "low-back";
+export const JOINT_OF: Readonly<Partial<Record<NumberChannelId, ShownJoint>>> = {
+  kneecapStress: "knee",
+  kneeMoment: "knee",
+  hipMoment: "hip",
+  ankleMoment: "ankle",
+  lowBackCompression: "low-back",
+};

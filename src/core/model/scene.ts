@@ -15,5 +15,7 @@ export type SceneProp =
   | { kind: "load"; at: Point; massKg: number }
   /** A force on the client, drawn from where it acts. */
   | { kind: "force"; at: Point; fxN: number; fyN: number }
+  /** A pad that the back rests on. */
+  | { kind: "pad"; from: Point; to: Point }
   /** The sled's plate, facing the feet, and the way it is pushed. */
   | { kind: "plate"; at: Point };

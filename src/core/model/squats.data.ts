@@ -93,13 +93,18 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
         trustAt(who, v.knee),
         (pose) => (v.wedge > 0 ? [{ kind: "wedge", pitchDeg: v.wedge, heelXM: pose.heel[0], ballXM: pose.toe[0] }] : []),
       ),
+    shin: "rule",
     cannotSay: SIDE_VIEW,
   }),
   template({
     id: "wide-squat",
     group: "Squat",
     name: "Wide squat",
-    levers: { knee: angle("Knee bend", 5, 105, 70), apart: angle("Legs out to the side", 0, 35, 20), load: mass("Load between the legs", 0, 40, 0) },
+    levers: {
+      knee: angle("Knee bend", 5, 105, 70),
+      apart: angle("Legs out to the side", 0, 35, 20),
+      load: mass("Load between the legs", 0, 40, 0),
+    },
     movement: { lever: "knee", from: 5, to: 85 },
     pose: (who, v) =>
       standingModel(
@@ -107,6 +112,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
         standing(who, { depth: byKnee(v.knee), arms: v.load > 0 ? HANG : { kind: "forward" }, loads: inHands(v.load) }),
         "B",
       ),
+    shin: "rule",
     cannotSay: "The hips' own work sideways and the twist in the knee: a wide stance is seen only as shorter legs from the side.",
   }),
   template({
@@ -126,21 +132,24 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
         }),
         trustAt(who, v.knee),
       ),
+    shin: "balance",
     cannotSay: "How long the shoulders hold out. The trunk is kept as set and the shin gives way.",
   }),
   template({
     id: "heels-up-squat",
     group: "Squat",
     name: "Squat on the balls of the feet",
-    levers: { knee: angle("Knee bend", 5, 90, 40), heel: angle("Heels raised", 5, 40, 20), hands: force("Push on the pole", 0, 30 * 9.81, 5 * 9.81) },
+    levers: {
+      knee: angle("Knee bend", 5, 90, 40),
+      heel: angle("Heels raised", 5, 40, 20),
+      hands: force("Push on the pole", 0, 30 * 9.81, 5 * 9.81),
+    },
     movement: { lever: "knee", from: 5, to: 70 },
     pose: (who, v) =>
-      standingModel(
-        who.body,
-        standing(who, { depth: byKnee(v.knee), heelRaiseDeg: v.heel, ...onPole(v.hands, 0.35) }),
-        "B",
-        () => poleScene(v.hands, 0.35),
+      standingModel(who.body, standing(who, { depth: byKnee(v.knee), heelRaiseDeg: v.heel, ...onPole(v.hands, 0.35) }), "B", () =>
+        poleScene(v.hands, 0.35),
       ),
+    shin: "rule",
     cannotSay: "Wobble: all weight is on the balls of the feet, and nothing here says how steady that is.",
   }),
   template({
@@ -160,6 +169,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
         trustAt(who, 80),
         (pose) => [{ kind: "seat", heightM: v.seat, underXM: pose.hip[0] }, ...poleScene(v.hands)],
       ),
+    shin: "rule",
     cannotSay: "A quick rise: momentum helps. A higher seat relieves the knee at least this much; measured relief is about twice as large.",
   }),
   template({
@@ -184,7 +194,9 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
         v.ahead > 0.35 ? "C" : trustAt(who, v.knee),
         () => [{ kind: "pole", xM: v.ahead }],
       ),
-    cannotSay: "What she does with the help: shin kept, trunk kept or both kept are the ends of the range. Planted far ahead it is a direction only.",
+    shin: "rule",
+    cannotSay:
+      "What she does with the help: shin kept, trunk kept or both kept are the ends of the range. Planted far ahead it is a direction only.",
   }),
   template({
     id: "strap-squat",
@@ -208,6 +220,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
         trustAt(who, v.knee),
         (pose) => [{ kind: "strap", from: pose.hand, to: [v.away, v.anchor] }],
       ),
+    shin: "rule",
     cannotSay: "A level pull at the same shin raises the knee's work; it only falls if she uses the strap to sit back.",
   }),
   template({
@@ -221,8 +234,8 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
       stretch: force("Its pull half as long again", 2 * 9.81, 60 * 9.81, 12 * 9.81),
     },
     movement: { lever: "knee", from: 5, to: 90 },
-    pose: (who, v) =>
-      bandSquat(who, v.knee, v.anchor, { restM: v.rest, points: [{ lengthM: 1.5 * v.rest, tensionN: v.stretch }] }),
+    pose: (who, v) => bandSquat(who, v.knee, v.anchor, { restM: v.rest, points: [{ lengthM: 1.5 * v.rest, tensionN: v.stretch }] }),
+    shin: "rule",
     cannotSay: "Wear and speed: a band's pull is known to about 15 % either way, and only between its measured lengths.",
   }),
   template({
@@ -239,6 +252,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
           { kind: "wall", xM: at[0] - 0.56 },
         ];
       }),
+    shin: "lever",
     cannotSay: "Friction on the ball. With the feet far out this is heavy for the knee, not light.",
   }),
   template({
@@ -248,6 +262,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
     levers: { knee: angle("Knee bend", 20, 100, 70), shin: angle("Shin forward", -15, 10, 0), hold: time("Held for", 5, 90, 20) },
     movement: { lever: "knee", from: 20, to: 90 },
     pose: (who, v) => standingModel(who.body, leaning(who, v.knee, v.shin, 0), "B", wallBehind),
+    shin: "lever",
     cannotSay: "Friction on the wall, which can carry part of the weight. How long it is held adds up, and no figure here counts it.",
   }),
 ];

@@ -17,6 +17,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
     name: "Split squat",
     levers: {
       knee: angle("Front knee bend", 40, 100, 70),
+      shin: angle("Front shin forward", 0, 35, 15),
       back: length("Length of the stance", 0.3, 0.9, 0.6),
       heel: angle("Rear heel raised", 10, 55, 45),
       level: length("Rear foot raised", 0, 0.45, 0),
@@ -31,7 +32,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         {
           ...STANDING_DEFAULTS,
           depth: byKnee(v.knee),
-          shankRule: { kind: "fixed", shankLeanDeg: 15 },
+          shankRule: { kind: "fixed", shankLeanDeg: v.shin },
           ...onPole(v.hands),
           loads: inHands(v.load),
           leadShareFraction: v.share,
@@ -40,6 +41,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         "C",
         () => [...rearBlock(v.back, v.level), ...poleScene(v.hands)],
       ),
+    shin: "lever",
     cannotSay: "How much the feet brace against each other: knee and hip of both legs are a range, not a number. Two scales narrow it.",
   }),
   template({
@@ -66,6 +68,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         },
         "C",
       ),
+    shin: "lever",
     cannotSay: "The bracing between the feet. Here the share on the front leg follows from the trunk that is held.",
   }),
   template({
@@ -90,6 +93,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         "B",
         () => poleScene(v.hands),
       ),
+    shin: "rule",
     cannotSay: "The side view misses the pelvis: contact in one-leg stance comes out a third too low.",
   }),
   template({
@@ -116,6 +120,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         "B",
         () => [{ kind: "step", heightM: v.height }, ...poleScene(v.hands)],
       ),
+    shin: "rule",
     cannotSay: "How much the lower foot pushes off: that is the share, and it has to be told.",
   }),
   template({
@@ -142,6 +147,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         "B",
         () => [{ kind: "step", heightM: v.height }, ...poleScene(v.hands, 0.3)],
       ),
+    shin: "rule",
     cannotSay: "The landing: lowered slowly until the foot just touches. Dropping the last part costs more than any figure here.",
   }),
   template({
@@ -162,6 +168,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         "B",
         () => [{ kind: "step", heightM: v.height }, ...poleScene(v.hands)],
       ),
+    shin: "rule",
     cannotSay: "The pelvis dropping to the free side: that is decided in the front view, which this is not.",
   }),
 ];

@@ -11,7 +11,7 @@ export interface ModelLever {
   step: number;
 }
 type LeverRow = Omit<ModelLever, "id">;
-export type ModelGroup = "Squat" | "Split and single leg" | "Step" | "Hinge" | "Bridge and thrust" | "Helpers";
+export type ModelGroup = "Catalogue" | "Squat" | "Split and single leg" | "Step" | "Hinge" | "Bridge and thrust" | "Helpers";
 
 export interface ModelTemplate {
   id: string;
@@ -21,6 +21,8 @@ export interface ModelTemplate {
   /** The lever that the movement runs along, and from where to where. */
   movement: { lever: string; from: number; to: number };
   pose: (who: Who, values: Readonly<Record<string, number>>) => ModelResult;
+  /** What says how the shin leans: the client's posture rule, a lever here, balance under a kept trunk, or nothing. */
+  shin: "rule" | "lever" | "balance" | "none";
   cannotSay: string;
 }
 
@@ -31,6 +33,7 @@ interface Row<K extends string> {
   levers: Record<K, LeverRow>;
   movement: { lever: NoInfer<K>; from: number; to: number };
   pose: (who: Who, v: Readonly<Record<NoInfer<K>, number>>) => ModelResult;
+  shin: ModelTemplate["shin"];
   cannotSay: string;
 }
 
@@ -47,14 +50,16 @@ export function template<K extends string>({ levers, pose, ...row }: Row<K>): Mo
 export const startValues = ({ levers }: ModelTemplate): Record<string, number> =>
   Object.fromEntries(levers.map(({ id, start }) => [id, start]));
 
-const lever = (kind: ModelLever["kind"], step: number) => (name: string, min: number, max: number, start: number): LeverRow => ({
-  name,
-  kind,
-  min,
-  max,
-  start,
-  step,
-});
+const lever =
+  (kind: ModelLever["kind"], step: number) =>
+  (name: string, min: number, max: number, start: number): LeverRow => ({
+    name,
+    kind,
+    min,
+    max,
+    start,
+    step,
+  });
 export const angle = lever("angle", 1);
 export const length = lever("length", 0.01);
 export const mass = lever("mass", 1);

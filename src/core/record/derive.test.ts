@@ -65,7 +65,8 @@ function record(more: Partial<ClientRecord> = {}): ClientRecord {
       baselinePainScore: 2,
       painLimitScore: 3,
     },
-    measures: [{ id: "m", day: "2026-10-01", heightM: 1.68, massKg: 74 }],
+    measures: [{ id: "m", day: "2026-10-01", heightM: 1.68, massKg: 74, overrides: {} }],
+    dailyTasks: [],
     calmPoses: [
       {
         id: "calm",

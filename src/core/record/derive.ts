@@ -1,5 +1,5 @@
 import { parseDate } from "@internationalized/date";
-import { bodyFromMeasure } from "../body/body";
+import { bodyFromMeasure, type BodyMeasure } from "../body/body";
 import { variationById } from "../catalogue/catalogue";
 import type { Equipment, LeverId } from "../catalogue/variation";
 import { DEFAULT_INCREMENTS, DEFAULT_TARGET_USE, type FitContext } from "../fit/candidate";
@@ -7,7 +7,7 @@ import type { Subject } from "../fit/demand";
 import { nextStep } from "../fit/stair";
 import { type AnsweredDose, type Ceiling, currentCeilings, isProvisional, proposedRaise } from "../limits/ceiling";
 import type { Day } from "../limits/limit";
-import { DEFAULT_POSTURE } from "../mechanics/posture";
+import { DEFAULT_POSTURE, type PostureRule } from "../mechanics/posture";
 import { decide, type Decision, type DecisionInput, type SessionOutcome } from "../progress/decide";
 import { usualPainScore } from "../progress/morning";
 import type { ClientRecord, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
@@ -24,16 +24,18 @@ export const DEFAULT_KIT: StudioKit = {
 };
 
 /** Body, posture and side to watch, from the latest of each. Null until a body is measured. */
-export function subjectOf({ client, measures, postures }: ClientRecord): Subject | null {
-  const measure = measures.at(-1);
-  if (!measure) return null;
-  const { heightM, massKg } = measure;
-  return {
-    body: bodyFromMeasure({ heightM, massKg, sex: client.sex }),
-    posture: postures.at(-1)?.rule ?? DEFAULT_POSTURE,
-    leadSide: client.side,
-  };
+export function subjectOf(record: ClientRecord): Subject | null {
+  const measure = bodyMeasureOf(record);
+  return measure && { body: bodyFromMeasure(measure), posture: postureOf(record), leadSide: record.client.side };
 }
+
+/** The body as last measured, or null until one is. */
+export function bodyMeasureOf({ client, measures }: Pick<ClientRecord, "client" | "measures">): BodyMeasure | null {
+  const measure = measures.at(-1);
+  return measure ? { heightM: measure.heightM, massKg: measure.massKg, sex: client.sex, ...measure.overrides } : null;
+}
+
+export const postureOf = ({ postures }: ClientRecord): PostureRule => postures.at(-1)?.rule ?? DEFAULT_POSTURE;
 
 export function fitContextOf(record: ClientRecord, today: Day, kit: StudioKit): FitContext | null {
   const subject = subjectOf(record);

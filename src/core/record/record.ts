@@ -1,6 +1,7 @@
 import type { Dose, Setting } from "../catalogue/variation";
 import type { FloorSet, FloorState } from "../floor/events";
-import type { Sex } from "../body/body";
+import type { BodyOverrides, Sex } from "../body/body";
+import type { DailyTask } from "../fit/daily";
 import type { Ceiling, LimitedBy } from "../limits/ceiling";
 import type { Day, Limit } from "../limits/limit";
 import type { ChannelDemand, Side } from "../mechanics/channels";
@@ -15,7 +16,8 @@ export const ENGINE_VERSION = 1;
 /** Everything known of one client, oldest first: what pages and decisions are derived from. */
 export interface ClientRecord {
   client: ClientProfile;
-  measures: readonly { id: string; day: Day; heightM: number; massKg: number }[];
+  measures: readonly MeasureFact[];
+  dailyTasks: readonly DailyTask[];
   calmPoses: readonly CalmPoseFact[];
   postures: readonly { id: string; day: Day; rule: PostureRule }[];
   limits: readonly Limit[];
@@ -26,6 +28,15 @@ export interface ClientRecord {
   responses: readonly ResponseFact[];
   decisions: readonly DecisionFact[];
   clearances: readonly { id: string; day: Day; by: string; role: string; note: string }[];
+}
+
+/** A body as it was measured on a day. */
+export interface MeasureFact {
+  id: string;
+  day: Day;
+  heightM: number;
+  massKg: number;
+  overrides: BodyOverrides;
 }
 
 export interface ClientProfile {

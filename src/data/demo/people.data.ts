@@ -1,4 +1,4 @@
-import type { CalmPoseFact, ClientProfile, Limit, Setting } from "../../core";
+import type { BodyOverrides, CalmPoseFact, ClientProfile, DailyTask, Limit, Setting } from "../../core";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
 type InDays<T, Keys extends keyof T> = Omit<T, Keys> & { [K in Keys]: number | null };
@@ -8,6 +8,9 @@ export interface DemoClient {
   profile: Omit<ClientProfile, "id">;
   heightM: number;
   massKg: number;
+  overrides?: BodyOverrides;
+  /** Heights of their own day. */
+  day: readonly DailyTask[];
   weeks: number;
   calmPose: Omit<CalmPoseFact, "id" | "day" | "side">;
   limits: (Omit<InDays<Limit, "fromDay" | "untilDay">, "id" | "lift"> & { fromDay: number })[];
@@ -33,6 +36,13 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     },
     heightM: 1.68,
     massKg: 74,
+    overrides: { shankM: 0.405, thighM: 0.42 },
+    day: [
+      { name: "toilet", kind: "seat", heightM: 0.47 },
+      { name: "sofa", kind: "seat", heightM: 0.42 },
+      { name: "ferry step", kind: "step", heightM: 0.16 },
+      { name: "bell tower", kind: "step", heightM: 0.2 },
+    ],
     weeks: 9,
     calmPose: {
       limitedBy: "kneecap",
@@ -70,6 +80,10 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     },
     heightM: 1.76,
     massKg: 88,
+    day: [
+      { name: "garden bench", kind: "seat", heightM: 0.44 },
+      { name: "kerb", kind: "step", heightM: 0.12 },
+    ],
     weeks: 10,
     calmPose: {
       limitedBy: "knee",
@@ -106,6 +120,10 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     },
     heightM: 1.63,
     massKg: 66,
+    day: [
+      { name: "choir chair", kind: "seat", heightM: 0.46 },
+      { name: "loft stairs", kind: "step", heightM: 0.19 },
+    ],
     weeks: 8,
     calmPose: {
       limitedBy: "low-back",

@@ -5,7 +5,7 @@ import { currentPlan, DEFAULT_KIT, fitContextOf, fitVariation, type Day, variati
 import { raiseCeiling, recordCalmPose } from "../loop/calibrate";
 import { answerMorning } from "../loop/morning";
 import { decideSession, keepRung } from "../loop/plan";
-import { addClient, addLimit } from "../repos/client.repo";
+import { addClient, addLimit, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
@@ -29,8 +29,9 @@ async function recordOf(scope: Scope, em: EntityManager, clientId: string) {
 
 /** First visit: profile, limits, the calm seat and the first rung the fit proposes. */
 async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, clientId: string, firstDay: Day, today: Day): Promise<void> {
-  const { heightM, massKg } = person;
-  await addClient(scope, em, { id: clientId, ...person.profile }, { day: firstDay, heightM, massKg });
+  const { heightM, massKg, overrides = {} } = person;
+  await addClient(scope, em, { id: clientId, ...person.profile }, { day: firstDay, heightM, massKg, overrides });
+  for (const task of person.day) await setDailyHeight(scope, em, clientId, task, firstDay);
   for (const [i, limit] of person.limits.entries()) {
     const untilDay = limit.untilDay === null ? null : dayPlus(today, limit.untilDay);
     await addLimit(scope, em, clientId, { ...limit, fromDay: dayPlus(today, limit.fromDay), untilDay }, demoId(`${person.key} limit ${i}`));

@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Ceiling, CeilingDraft, ClientLine, ClientProfile, Day, Limit, PostureRule } from "../../core";
+import type { Ceiling, CeilingDraft, ClientLine, ClientProfile, DailyTask, Day, Limit, MeasureFact, PostureRule } from "../../core";
 import { ENGINE_VERSION } from "../../core";
 import {
   BodyMeasureRow,
@@ -7,6 +7,7 @@ import {
   CeilingRow,
   ClearanceRow,
   ClientRow,
+  DailyHeightRow,
   LimitLiftRow,
   LimitRow,
   PostureRuleRow,
@@ -32,15 +33,47 @@ export async function listClients({ studioId }: Scope, em: EntityManager): Promi
   }));
 }
 
-export async function addClient(
+export async function addClient(scope: Scope, em: EntityManager, { id, ...profile }: ClientProfile, measure: NewMeasure): Promise<void> {
+  await em.insert(ClientRow, { ...stamp(scope, id), ...profile });
+  await addMeasure(scope, em, id, measure);
+  await audit(scope, em, "added", "client", id);
+}
+
+/** A body as measured on a day; without overrides everything follows from stature and mass. */
+export type NewMeasure = Omit<MeasureFact, "id" | "overrides"> & { overrides?: MeasureFact["overrides"] };
+export async function addMeasure(
   scope: Scope,
   em: EntityManager,
-  { id, ...profile }: ClientProfile,
-  measure: { day: Day; heightM: number; massKg: number },
+  clientId: string,
+  { overrides = {}, ...measure }: NewMeasure,
 ): Promise<void> {
-  await em.insert(ClientRow, { ...stamp(scope, id), ...profile });
-  await em.insert(BodyMeasureRow, { ...stamp(scope), clientId: id, ...measure });
-  await audit(scope, em, "added", "client", id);
+  const row = { ...stamp(scope), clientId, ...measure, overrides };
+  await em.insert(BodyMeasureRow, row);
+  await audit(scope, em, "measured", "body_measure", row.id);
+}
+
+export async function addPosture(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  calmPoseId: string,
+  day: Day,
+  rule: PostureRule,
+): Promise<void> {
+  await em.insert(PostureRuleRow, { ...stamp(scope), clientId, calmPoseId, day, rule });
+}
+
+/** A height of the client's own day; null takes it away. */
+export async function setDailyHeight(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  { name, kind, heightM }: Omit<DailyTask, "heightM"> & { heightM: number | null },
+  day: Day,
+): Promise<void> {
+  const row = { ...stamp(scope), clientId, day, name, kind, heightM };
+  await em.insert(DailyHeightRow, row);
+  await audit(scope, em, "set", "daily_height", row.id);
 }
 
 export async function addLimit(
@@ -72,7 +105,7 @@ export async function addCalmPose(
   ceilings: readonly CeilingDraft[],
 ): Promise<void> {
   await em.insert(CalmPoseRow, { ...stamp(scope, id), clientId, ...pose });
-  if (rule) await em.insert(PostureRuleRow, { ...stamp(scope), clientId, calmPoseId: id, day: pose.day, rule });
+  if (rule) await addPosture(scope, em, clientId, id, pose.day, rule);
   for (const ceiling of ceilings) await addCeiling(scope, em, clientId, ceiling);
   await audit(scope, em, "added", "calm_pose", id);
 }

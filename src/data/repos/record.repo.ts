@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Ceiling, ClientRecord, FloorSet, Limit, SessionFact } from "../../core";
+import type { Ceiling, ClientRecord, DailyTask, FloorSet, Limit, SessionFact } from "../../core";
 import { floorState } from "../../core";
 import {
   BodyMeasureRow,
@@ -7,6 +7,7 @@ import {
   CeilingRow,
   ClearanceRow,
   ClientRow,
+  DailyHeightRow,
   DecisionRow,
   DemandRow,
   FloorEventRow,
@@ -98,6 +99,13 @@ async function sessionsOf({ studioId }: Scope, em: EntityManager, clientId: stri
   });
 }
 
+/** The latest of each name; one whose height was taken away is gone. */
+async function dailyTasksOf({ studioId }: Scope, em: EntityManager, clientId: string): Promise<DailyTask[]> {
+  const rows = await em.find(DailyHeightRow, { studioId, clientId }, OLDEST_FIRST);
+  const latest = new Map(rows.map((row) => [row.name, row]));
+  return [...latest.values()].flatMap(({ name, kind, heightM }) => (heightM == null ? [] : [{ name, kind, heightM }]));
+}
+
 /** Everything known of one client of this studio, oldest first, or null if the studio has no such client. */
 export async function loadRecord(scope: Scope, em: EntityManager, clientId: string): Promise<ClientRecord | null> {
   const { studioId } = scope;
@@ -110,7 +118,14 @@ export async function loadRecord(scope: Scope, em: EntityManager, clientId: stri
   const { id, name, birthYear, sex, goal, complaint, side, baselinePainScore, painLimitScore } = row;
   return {
     client: { id, name, birthYear, sex, goal, complaint, side, baselinePainScore, painLimitScore },
-    measures: (await em.find(BodyMeasureRow, mine, byDay)).map((m) => ({ id: m.id, day: m.day, heightM: m.heightM, massKg: m.massKg })),
+    measures: (await em.find(BodyMeasureRow, mine, byDay)).map(({ id: key, day, heightM, massKg, overrides }) => ({
+      id: key,
+      day,
+      heightM,
+      massKg,
+      overrides,
+    })),
+    dailyTasks: await dailyTasksOf(scope, em, clientId),
     calmPoses: (await em.find(CalmPoseRow, mine, byDay)).map((pose) => ({
       id: pose.id,
       day: pose.day,

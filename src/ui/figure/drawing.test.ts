@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { demandOf, DEFAULT_POSTURE, type StandingPose, variationById } from "../../core";
+import { demandOf, DEFAULT_POSTURE, type StandingPose, variationById, variationScene } from "../../core";
 import { BODY } from "../../core/fit/fit.fixture";
-import { figurePose, figureShape, legShape, spot, supportX } from "./drawing";
+import { figurePose, figureShape, jointMark, legShape, spot } from "./drawing";
 
 const pole = variationById("box-squat-pole");
 const poseAt = (seatHeightM: number, handForceN = 60): StandingPose => {
@@ -49,15 +49,20 @@ describe("the figure", () => {
     const pose = poseAt(0.56);
     const { joints, pressure } = figureShape(BODY, figurePose(pose));
     expect(joints.ankle[1]).toBeLessThan(0);
-    expect(pressure[1]).toBeCloseTo(0, 9);
-    expect(supportX(pose, pole)).toBeCloseTo(pose.hand[0] * 100, 9);
-    expect(supportX(pose, variationById("raised-sit-to-stand"))).toBeNull();
+    expect(pressure?.[1]).toBeCloseTo(0, 9);
+    const scene = (variation: typeof pole) => variationScene(BODY, variation, { seatHeightM: 0.56 }, pose);
+    expect(scene(pole)).toContainEqual({ kind: "pole", xM: expect.closeTo(pose.hand[0], 9) as number });
+    expect(scene(variationById("raised-sit-to-stand")).map(({ kind }) => kind)).toEqual(["seat"]);
   });
   test("draws no coordinate that is not a number", () => {
     const shape = figureShape(BODY, figurePose(poseAt(0.5)));
     expect(JSON.stringify(shape)).not.toMatch(/null|NaN/);
     expect(shape.foot).not.toContain("NaN");
-    expect(shape.kneeArc).toMatch(/^M-?[\d.]+ /);
+    for (const joint of ["knee", "hip", "ankle", "low-back"] as const) {
+      const mark = jointMark(figurePose(poseAt(0.5)), joint);
+      expect(mark.arc).toMatch(/^M[-\d.e]+ /);
+      expect(mark.arc).not.toContain("NaN");
+    }
   });
   test("draws a raised heel as raised", () => {
     const flat = legShape(BODY, poseAt(0.56));

@@ -1,4 +1,14 @@
-import { type Body, cosDeg, type LegGeometry, type Point, sinDeg, solePoint, type StandingPose, type Variation } from "../../core";
+import {
+  BALL_FRACTION,
+  type Body,
+  cosDeg,
+  type LegGeometry,
+  type Point,
+  type ShownJoint,
+  sinDeg,
+  solePoint,
+  type StandingPose,
+} from "../../core";
 
 /** The figure's geometry in drawing units: centimetres, y down, origin under the ankle. No markup here. */
 export type Spot = readonly [x: number, y: number];
@@ -17,9 +27,8 @@ export interface FigureShape extends LegShape {
   upperArm: Limb;
   forearm: Limb;
   joints: { hip: Spot; knee: Spot; ankle: Spot; shoulder: Spot; hand: Spot; elbow: Spot };
-  pressure: Spot;
-  centreX: number;
-  kneeArc: string;
+  pressure: Spot | null;
+  centreX: number | null;
 }
 
 /** Elbow of a two-link arm that bends away from the trunk's front; a straight arm where the hand is at full reach. */
@@ -32,7 +41,11 @@ function elbowPoint(shoulder: Point, hand: Point, upperM: number, foreM: number)
   return [shoulder[0] + along * ux + out * uy, shoulder[1] + along * uy - out * ux];
 }
 
-function footPath(body: Body, { ankle, footPitchDeg }: LegGeometry): string {
+/** Whether a foot stands on its ball, heel raised: its toes then lie flat. One that hangs is square to the shin. */
+const isOnBall = ({ footPitchDeg, shankLeanDeg }: LegGeometry): boolean => footPitchDeg > 0 && Math.abs(footPitchDeg - shankLeanDeg) > 1e-6;
+
+function footPath(body: Body, leg: LegGeometry, isOnWedge: boolean): string {
+  const { ankle, footPitchDeg } = leg;
   const on = (fraction: number): Spot => {
     const sole = solePoint(body, fraction, footPitchDeg);
     return spot([ankle[0] + sole[0], ankle[1] + sole[1]]);
@@ -40,6 +53,11 @@ function footPath(body: Body, { ankle, footPitchDeg }: LegGeometry): string {
   const [a, h, t] = [spot(ankle), on(0), on(1)];
   const [ux, uy] = [(t[0] - h[0]) / Math.hypot(t[0] - h[0], t[1] - h[1]), (t[1] - h[1]) / Math.hypot(t[0] - h[0], t[1] - h[1])];
   const at = (along: number, up: number, from: Spot): string => `${from[0] + along * ux + up * uy} ${from[1] + along * uy - up * ux}`;
+  if (isOnBall(leg) && !isOnWedge) {
+    const ball = on(BALL_FRACTION);
+    const toe = (1 - BALL_FRACTION) * body.footM * CM;
+    return `M${at(-1.5, 0.3, h)} L${ball.join(" ")} h${toe} q1 -3.4 -4 -3.8 L${ball[0]} ${ball[1] - 5} L${at(4, 1.5, a)} L${at(-4.5, 1, a)} Z`;
+  }
   return `M${at(-1.5, 0.3, h)} L${at(0, 0.3, t)} Q${at(1, 4, t)} ${at(-5, 4.6, t)} L${at(4, 1.5, a)} L${at(-4.5, 1, a)} Z`;
 }
 
@@ -49,24 +67,43 @@ export interface LegShape {
   foot: string;
 }
 
-export function legShape(body: Body, leg: LegGeometry): LegShape {
+export function legShape(body: Body, leg: LegGeometry, isOnWedge = false): LegShape {
   const size = body.heightM / 1.7;
   const [hip, knee, ankle] = [spot(leg.hip), spot(leg.knee), spot(leg.ankle)];
   return {
     thigh: { from: hip, to: knee, width: 16 * size },
     shank: { from: knee, to: ankle, width: 11 * size },
-    foot: footPath(body, leg),
+    foot: footPath(body, leg, isOnWedge),
   };
 }
 
-/** The arc of the knee's bend: from the thigh's line carried on past the knee to the shank. */
-function kneeArc({ knee, shankLeanDeg, thighLeanDeg }: LegGeometry): string {
-  const radius = 17;
-  const [x, y] = spot(knee);
-  const down = (leanDeg: number, sign: 1 | -1): Spot => [x - sign * radius * sinDeg(leanDeg), y + radius * cosDeg(leanDeg)];
-  const shank = down(shankLeanDeg, 1);
-  const thigh: Spot = [x + radius * sinDeg(thighLeanDeg), y + radius * cosDeg(thighLeanDeg)];
-  return `M${thigh[0]} ${thigh[1]} A${radius} ${radius} 0 0 1 ${shank[0]} ${shank[1]}`;
+export interface JointMark {
+  at: Spot;
+  arc: string;
+  angleDeg: number;
+}
+
+/** An arc about a joint from one direction to another, both leans from straight down, degrees. */
+function arcAbout(at: Spot, radius: number, fromDeg: number, toDeg: number): string {
+  const on = (leanDeg: number): Spot => [at[0] + radius * sinDeg(leanDeg), at[1] + radius * cosDeg(leanDeg)];
+  const [start, end] = [on(fromDeg), on(toDeg)];
+  return `M${start[0]} ${start[1]} A${radius} ${radius} 0 ${Math.abs(toDeg - fromDeg) > 180 ? 1 : 0} ${toDeg < fromDeg ? 1 : 0} ${end[0]} ${end[1]}`;
+}
+
+/** Where a joint's angle is drawn, and the angle: between the bone above it, carried on, and the bone below. */
+export function jointMark({ leg, trunkLeanDeg }: FigurePose, joint: ShownJoint): JointMark {
+  const { shankLeanDeg, thighLeanDeg, footPitchDeg, kneeFlexionDeg } = leg;
+  const [hip, knee, ankle] = [spot(leg.hip), spot(leg.knee), spot(leg.ankle)];
+  switch (joint) {
+    case "knee":
+      return { at: knee, arc: arcAbout(knee, 17, thighLeanDeg, -shankLeanDeg), angleDeg: kneeFlexionDeg };
+    case "hip":
+      return { at: hip, arc: arcAbout(hip, 20, -trunkLeanDeg, thighLeanDeg), angleDeg: thighLeanDeg + trunkLeanDeg };
+    case "ankle":
+      return { at: ankle, arc: arcAbout(ankle, 13, 180, 180 - shankLeanDeg + footPitchDeg), angleDeg: shankLeanDeg - footPitchDeg };
+    case "low-back":
+      return { at: hip, arc: arcAbout(hip, 30, 180, 180 - trunkLeanDeg), angleDeg: trunkLeanDeg };
+  }
 }
 
 /** What a figure is drawn from: any template's pose has this much. */
@@ -75,13 +112,13 @@ export interface FigurePose {
   trunkLeanDeg: number;
   shoulder: Point;
   hand: Point;
-  pressure: Point;
-  centreOfMassXM: number;
+  pressure: Point | null;
+  centreOfMassXM: number | null;
 }
 
 export const figurePose = (pose: StandingPose): FigurePose => ({ ...pose, leg: pose });
 
-export function figureShape(body: Body, pose: FigurePose): FigureShape {
+export function figureShape(body: Body, pose: FigurePose, isOnWedge = false): FigureShape {
   const size = body.heightM / 1.7;
   const { leg } = pose;
   const elbow = elbowPoint(pose.shoulder, pose.hand, 0.186 * body.heightM, 0.2 * body.heightM);
@@ -91,19 +128,13 @@ export function figureShape(body: Body, pose: FigurePose): FigureShape {
   const headM = 0.125 * body.heightM;
   const head = spot([pose.shoulder[0] + headM * sinDeg(headLeanDeg), pose.shoulder[1] + headM * cosDeg(headLeanDeg)]);
   return {
-    ...legShape(body, leg),
+    ...legShape(body, leg, isOnWedge),
     head: { at: head, radius: 10.2 * size },
     trunk: { from: hip, to: shoulder, width: 21 * size },
     upperArm: { from: shoulder, to: spot(elbow), width: 9 * size },
     forearm: { from: spot(elbow), to: hand, width: 8 * size },
     joints: { hip, knee, ankle, shoulder, hand, elbow: spot(elbow) },
-    pressure: spot(pose.pressure),
-    centreX: pose.centreOfMassXM * CM,
-    kneeArc: kneeArc(leg),
+    pressure: pose.pressure && spot(pose.pressure),
+    centreX: pose.centreOfMassXM === null ? null : pose.centreOfMassXM * CM,
   };
-}
-
-/** Where the support stands, or null without one. */
-export function supportX(pose: StandingPose, { template }: Variation): number | null {
-  return template.support ? pose.hand[0] * CM : null;
 }

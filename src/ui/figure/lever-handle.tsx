@@ -1,13 +1,11 @@
 "use client";
 import { type ReactNode, useRef } from "react";
 import { mergeProps, useFocusRing, useMove } from "react-aria";
-import type { LeverId } from "../../core";
-import { leverName } from "../text/lever-text";
 import { color } from "../theme/tokens";
 
 /** A lever held by its place on the figure: drag it up or down, or use the arrow keys. */
 export function LeverHandle(props: {
-  lever: LeverId;
+  label: string;
   value: number;
   valueText: string;
   min: number;
@@ -19,7 +17,7 @@ export function LeverHandle(props: {
   at: { x: number; y: number; width: number; height: number };
   children: ReactNode;
 }) {
-  const { lever, value, min, max, perUnitUp, increment, onChange, at } = props;
+  const { label, value, min, max, perUnitUp, increment, onChange, at } = props;
   const ref = useRef<SVGGElement>(null);
   const held = useRef(value);
   const clamp = (wanted: number): number => Math.min(max, Math.max(min, wanted));
@@ -44,7 +42,7 @@ export function LeverHandle(props: {
       {...mergeProps(moveProps, focusProps)}
       role="slider"
       tabIndex={0}
-      aria-label={`${leverName(lever)} on the figure`}
+      aria-label={`${label} on the figure`}
       aria-orientation="vertical"
       aria-valuemin={min}
       aria-valuemax={max}

@@ -8,7 +8,7 @@ import { Figure } from "../figure/figure";
 import { Button, Key } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
-import { Ask, Why } from "../kit/why";
+import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
 import { jointText } from "../text/channel-text";
 import { fitReasonText } from "../text/fit-text";
@@ -152,8 +152,12 @@ export function FitScreen(props: FitScreenProps) {
   const { pose } = judgement;
   useKeys({ "[": () => fit.go("ease"), "]": () => fit.go("build"), Enter: keeping.keep });
   const note = pose ? kneeNote(context.limits, pose, today) : undefined;
+  const shown = new URLSearchParams({
+    show: variation.id,
+    ...Object.fromEntries(Object.entries(setting).map(([lever, value]) => [lever, String(value)])),
+  });
   return (
-    <>
+    <ModelLinked href={`/clients/${props.clientId}/model?${shown}`}>
       <Page>
         {props.isStopped && (
           <Notice $tone="oxide">
@@ -180,9 +184,7 @@ export function FitScreen(props: FitScreenProps) {
               <Row style={{ justifyContent: "space-between" }}>
                 <Title>{variation.name}</Title>
                 <Row $gap={18}>
-                  {pose && (
-                    <PoseNumbers clientId={props.clientId} context={context} pose={pose} demands={judgement.demands} units={units} />
-                  )}
+                  {pose && <PoseNumbers context={context} pose={pose} demands={judgement.demands} units={units} />}
                   <Why title={variation.name} label="set-up and cues" about="Set-up and cues">
                     <p>{variation.setUp}</p>
                     <ul>
@@ -209,6 +211,7 @@ export function FitScreen(props: FitScreenProps) {
                   setting={setting}
                   units={units}
                   ghost={ghostOf(props, fit)}
+                  {...(judgement.tightest ? { tightest: judgement.tightest.channel } : {})}
                   {...(note ? { kneeNote: note } : {})}
                   increments={context.increments}
                   onLever={fit.setLever}
@@ -282,6 +285,6 @@ export function FitScreen(props: FitScreenProps) {
           </Row>
         </Stack>
       </Ask>
-    </>
+    </ModelLinked>
   );
 }

@@ -1,23 +1,12 @@
 "use client";
-import Link from "next/link";
 import { type ChannelDemand, type FitContext, kgfFromN, type StandingPose } from "../../core";
 import { Why } from "../kit/why";
 import { demandText, trustText } from "../text/channel-text";
+import { postureText } from "../text/posture-text";
 import { angleText, lengthText, massText, percentText, type UnitSystem } from "../text/quantity-text";
 
-function postureText({ subject: { posture } }: FitContext): string {
-  if (posture.kind === "named") return `the ${posture.name} rule, an assumption: measure the shin at a calm seat to replace it`;
-  return `measured: ${angleText(posture.shankLeanDeg)} at ${angleText(posture.kneeFlexionDeg)} of bend, and in proportion elsewhere`;
-}
-
 /** Every number of the pose, with how far it can be trusted and what the model cannot say. */
-export function PoseNumbers(props: {
-  clientId: string;
-  context: FitContext;
-  pose: StandingPose;
-  demands: readonly ChannelDemand[];
-  units: UnitSystem;
-}) {
+export function PoseNumbers(props: { context: FitContext; pose: StandingPose; demands: readonly ChannelDemand[]; units: UnitSystem }) {
   const { context, pose, demands, units } = props;
   const { body, leadSide } = context.subject;
   const angles = demands.filter(({ channel, side }) => (channel === "kneeFlexion" || channel === "shankLean") && side === leadSide);
@@ -49,17 +38,15 @@ export function PoseNumbers(props: {
         </dd>
         <dt>Body</dt>
         <dd>
-          shank {lengthText(body.shankM, units)}, thigh {lengthText(body.thighM, units)}, trunk {lengthText(body.trunkM, units)}, from
-          stature
+          shank {lengthText(body.shankM, units)}, thigh {lengthText(body.thighM, units)}, trunk {lengthText(body.trunkM, units)}
         </dd>
         <dt>Shin</dt>
-        <dd>{postureText(context)}</dd>
+        <dd>{postureText(context.subject.posture)}</dd>
       </dl>
       <p style={{ marginTop: 8 }}>
         Slow and seen from the side: no momentum, nothing of the knee drifting in or out. A higher seat relieves the knee at least this
         much; measured relief is about twice as large.
       </p>
-      <Link href={`/clients/${props.clientId}/model`}>The body model, laid open</Link>
     </Why>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
-import type { ReactNode } from "react";
+import Link from "next/link";
+import { createContext, type ReactNode, useContext } from "react";
 import { Dialog, DialogTrigger, Heading, Modal, ModalOverlay, Popover } from "react-aria-components";
 import styled from "styled-components";
 import { color, size } from "../theme/tokens";
@@ -35,8 +36,15 @@ const Inside = styled(Dialog)`
   }
 `;
 
+/** Where the body model shows what a page is about: every why on it links there. Null where there is none. */
+const ModelLink = createContext<string | null>(null);
+export const ModelLinked = ({ href, children }: { href: string; children: ReactNode }) => (
+  <ModelLink.Provider value={href}>{children}</ModelLink.Provider>
+);
+
 /** Any number can be asked why: a small link that opens the reasons and the figures behind it. */
 export function Why({ title, children, label = "why", about }: { title: string; children: ReactNode; label?: ReactNode; about?: string }) {
+  const model = useContext(ModelLink);
   return (
     <DialogTrigger>
       <TextButton {...(about ? { "aria-label": about } : {})}>{label}</TextButton>
@@ -46,6 +54,7 @@ export function Why({ title, children, label = "why", about }: { title: string; 
             {title}
           </Heading>
           {children}
+          {model && <Link href={model}>In the body model</Link>}
         </Inside>
       </Bubble>
     </DialogTrigger>

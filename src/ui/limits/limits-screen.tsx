@@ -4,7 +4,7 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { recordClearanceAction } from "../../actions/clients";
 import { liftLimitAction, raiseCeilingAction } from "../../actions/limits";
-import { type Ceiling, type Day, isBinding, type Limit, limitState, type Subject } from "../../core";
+import { type BodyMeasure, type Ceiling, type DailyTask, type Day, isBinding, type Limit, limitState, type Subject } from "../../core";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
@@ -17,7 +17,9 @@ import { warningText } from "../text/decision-text";
 import { capital, limitText } from "../text/limit-text";
 import { percentText, type UnitSystem } from "../text/quantity-text";
 import { color } from "../theme/tokens";
+import { BodyCard } from "./body-card";
 import { CalmPoseForm } from "./calm-pose-form";
+import { DailyCard } from "./daily-card";
 import { LimitForm } from "./limit-form";
 
 const Line = styled.li`
@@ -36,6 +38,8 @@ export interface LimitsScreenProps {
   provisional: readonly string[];
   proposal: { ceilingId: string; value: number } | null;
   subject: Subject | null;
+  measure: BodyMeasure | null;
+  dailyTasks: readonly DailyTask[];
   warning: { day: Day; signs: readonly string[] } | null;
   today: Day;
   units: UnitSystem;
@@ -141,7 +145,7 @@ function CeilingLine({ ceiling, isProvisional, children }: { ceiling: Ceiling; i
 
 /** Limits with their owners, and the ceilings with where they came from. */
 export function LimitsScreen(props: LimitsScreenProps) {
-  const { clientId, limits, ceilings, provisional, proposal, subject, warning, today, units } = props;
+  const { clientId, limits, ceilings, provisional, proposal, subject, measure, dailyTasks, warning, today, units } = props;
   const [open, setOpen] = useState<"limit" | "calm-pose" | Limit | null>(null);
   const raising = useStep();
   const close = (): void => setOpen(null);
@@ -198,6 +202,10 @@ export function LimitsScreen(props: LimitsScreenProps) {
               </p>
             )}
           </Card>
+        </Columns>
+        <Columns $template="1fr 1fr">
+          {measure && <BodyCard clientId={clientId} measure={measure} units={units} />}
+          <DailyCard clientId={clientId} tasks={dailyTasks} units={units} />
         </Columns>
       </Stack>
       <Ask title="Add a limit" isOpen={open === "limit"} onClose={close}>

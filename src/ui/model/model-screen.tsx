@@ -1,21 +1,37 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
 import styled from "styled-components";
-import { MODEL_TEMPLATES, type ModelLever, type ModelPose, startValues, type Subject } from "../../core";
+import {
+  bodyFromMeasure,
+  type BodyMeasure,
+  MODEL_GROUPS,
+  MODEL_TEMPLATES,
+  type ModelGroup,
+  type ModelLever,
+  type ModelTemplate,
+  type PostureRule,
+  startValues,
+} from "../../core";
+import { BodyPanel } from "../body/body-panel";
 import { Button } from "../kit/button";
-import { ChoiceField } from "../kit/fields";
+import { SelectField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { LeverBase } from "../kit/slider";
-import { trustText } from "../text/channel-text";
-import { modelChannelName, modelFailureText, modelLeverText, modelValueText } from "../text/model-text";
-import type { UnitSystem } from "../text/quantity-text";
-import { color } from "../theme/tokens";
+import { Ask } from "../kit/why";
+import { modelFailureText, modelLeverText, modelWarningText } from "../text/model-text";
+import { postureText } from "../text/posture-text";
+import { lengthText, massText, statureText, type UnitSystem } from "../text/quantity-text";
+import { ChannelTable } from "./channel-table";
 import { ModelFigure } from "./model-figure";
 
 const LeverCharts = dynamic(() => import("./lever-charts"), { ssr: false, loading: () => <div style={{ height: 150 }} /> });
 const PLAY_MS = 3000;
+const SHIN: Readonly<Partial<Record<ModelTemplate["shin"], string>>> = {
+  lever: "As set by its own lever.",
+  balance: "Follows from balance while the trunk is kept as set.",
+};
 
 const Lever = styled(LeverBase)`
   grid-template-columns: 1fr auto;
@@ -23,45 +39,6 @@ const Lever = styled(LeverBase)`
     grid-column: 1 / 3;
   }
 `;
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  td,
-  th {
-    padding: 4px 6px;
-    border-top: 1px solid ${color.fog};
-    text-align: left;
-    font-variant-numeric: tabular-nums;
-  }
-  td:last-child {
-    white-space: nowrap;
-  }
-`;
-
-function ChannelTable({ pose }: { pose: ModelPose }) {
-  return (
-    <Table aria-label="What it asks">
-      <thead>
-        <tr>
-          <th scope="col">Channel</th>
-          <th scope="col">Here</th>
-          <th scope="col">Trust</th>
-        </tr>
-      </thead>
-      <tbody>
-        {pose.channels.map((channel) => (
-          <tr key={channel.id}>
-            <td>{modelChannelName(channel.id)}</td>
-            <td>{modelValueText(channel)}</td>
-            <td>
-              {trustText(channel.trust)} <Soft>({channel.trust})</Soft>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </Table>
-  );
-}
 
 /** Runs a value from one end of the movement to the other and back, while it plays. */
 function usePlayed(isPlaying: boolean, { from, to }: { from: number; to: number }, onValue: (value: number) => void): void {
@@ -81,17 +58,8 @@ function usePlayed(isPlaying: boolean, { from, to }: { from: number; to: number 
   }, [isPlaying, from, to]);
 }
 
-function LeverSlider({
-  lever,
-  value,
-  units,
-  onChange,
-}: {
-  lever: ModelLever;
-  value: number;
-  units: UnitSystem;
-  onChange: (value: number) => void;
-}) {
+function LeverSlider(props: { lever: ModelLever; value: number; units: UnitSystem; onChange: (value: number) => void }) {
+  const { lever, value, units, onChange } = props;
   return (
     <Lever minValue={lever.min} maxValue={lever.max} step={lever.step} value={value} onChange={(next) => onChange(next as number)}>
       <Label>{lever.name}</Label>
@@ -103,32 +71,58 @@ function LeverSlider({
   );
 }
 
-/** The body model laid open: any template on this client's body, every channel with unit and trust, and its limits. */
-export function ModelScreen({ subject, units }: { subject: Subject; units: UnitSystem }) {
-  const [templateId, setTemplateId] = useState("squat");
-  const [all, setAll] = useState<Record<string, Record<string, number>>>({});
-  const [isPlaying, setPlaying] = useState(false);
+export interface ModelScreenProps {
+  measure: BodyMeasure;
+  posture: PostureRule;
+  units: UnitSystem;
+  /** What to show first: a template and values of its levers, as another screen had them. */
+  shown: { id: string; values: Record<string, number> } | null;
+}
+
+/** The template in hand, its levers' values, and the body it is tried on. */
+function useModel({ measure, posture, shown }: ModelScreenProps) {
+  const [templateId, setTemplateId] = useState(shown?.id ?? "squat");
+  const [all, setAll] = useState<Record<string, Record<string, number>>>(shown ? { [shown.id]: shown.values } : {});
+  const [tried, setTried] = useState(measure);
   const template = MODEL_TEMPLATES.find(({ id }) => id === templateId) ?? MODEL_TEMPLATES[0];
   if (!template) throw new RangeError("no templates");
   const values = { ...startValues(template), ...all[template.id] };
+  const who = useMemo(() => ({ body: bodyFromMeasure(tried), posture }), [tried, posture]);
   const setLever = (lever: string, value: number): void =>
     setAll((now) => ({ ...now, [template.id]: { ...now[template.id], [lever]: value } }));
+  return { template, values, who, tried, setTried, setTemplateId, setLever };
+}
+
+/** The body model laid open: any template on this body or another, every channel with unit and trust, and its limits. */
+export function ModelScreen(props: ModelScreenProps) {
+  const { measure, posture, units } = props;
+  const { template, values, who, tried, setTried, setTemplateId, setLever } = useModel(props);
+  const [isPlaying, setPlaying] = useState(false);
+  const [isBodyOpen, setBodyOpen] = useState(false);
   usePlayed(isPlaying, template.movement, (value) => setLever(template.movement.lever, value));
-  const pose = template.pose(subject.body, subject.posture, values);
+  const pose = template.pose(who, values);
+  const isOwnBody = tried === measure;
+  const pickGroup = (group: ModelGroup): void => setTemplateId(MODEL_TEMPLATES.find((row) => row.group === group)?.id ?? "squat");
   return (
     <Page>
-      <Columns $template="290px minmax(0, 1fr) 420px">
+      <Columns $template="250px minmax(0, 1fr) 530px">
         <Card aria-label="Template and levers">
           <Stack>
-            <ChoiceField
+            <SelectField
+              label="Kind"
+              options={MODEL_GROUPS.map((group) => ({ id: group, label: group }))}
+              value={template.group}
+              onChange={pickGroup}
+            />
+            <SelectField
               label="Movement"
-              options={MODEL_TEMPLATES.map(({ id, name }) => ({ id, label: name }))}
+              options={MODEL_TEMPLATES.filter(({ group }) => group === template.group).map(({ id, name }) => ({ id, label: name }))}
               value={template.id}
               onChange={setTemplateId}
             />
             {template.levers.map((lever) => (
               <LeverSlider
-                key={lever.id}
+                key={`${template.id}-${lever.id}`}
                 lever={lever}
                 value={values[lever.id] ?? lever.start}
                 units={units}
@@ -138,35 +132,64 @@ export function ModelScreen({ subject, units }: { subject: Subject; units: UnitS
             <Button onPress={() => setPlaying(!isPlaying)}>{isPlaying ? "Stop" : "Play the movement"}</Button>
           </Stack>
         </Card>
-        <Stack>
-          <Card aria-label="Figure">
-            <Title>{template.name}</Title>
-            <div style={{ height: 400, overflow: "hidden" }}>
-              {pose.ok ? (
-                <ModelFigure body={subject.body} pose={pose} template={template} values={values} />
-              ) : (
-                <Notice style={{ marginTop: 16 }}>Not possible: {modelFailureText(pose.reason)}.</Notice>
-              )}
-            </div>
-            <p>
-              <strong>What it cannot say.</strong> {template.cannotSay}
+        <Card aria-label="Figure">
+          <Title>{template.name}</Title>
+          <div style={{ height: 390, overflow: "hidden" }}>
+            {pose.ok ? (
+              <ModelFigure
+                who={who}
+                pose={pose}
+                template={template}
+                values={values}
+                units={units}
+                onMove={(value) => setLever(template.movement.lever, value)}
+              />
+            ) : (
+              <Notice style={{ marginTop: 16 }}>Not possible: {modelFailureText(pose.reason)}.</Notice>
+            )}
+          </div>
+          {pose.ok && pose.warnings.length > 0 && <Notice>Mind: {pose.warnings.map(modelWarningText).join("; ")}.</Notice>}
+          <p style={{ marginTop: 8 }}>
+            <strong>What it cannot say.</strong> {template.cannotSay}
+          </p>
+          {template.shin !== "none" && (
+            <p style={{ marginTop: 8 }}>
+              <strong>Shin.</strong> {SHIN[template.shin] ?? postureText(posture)}
             </p>
-          </Card>
-        </Stack>
+          )}
+        </Card>
         <Card aria-label="Channels">
           <Row style={{ justifyContent: "space-between" }}>
             <Title>What it asks</Title>
-            <Soft>this client&apos;s body</Soft>
+            <Button onPress={() => setBodyOpen(true)}>
+              {isOwnBody ? "Her body" : "Another body"}: {statureText(tried.heightM, units)}, {massText(tried.massKg, units)}
+            </Button>
           </Row>
-          {pose.ok && <ChannelTable pose={pose} />}
-          <Soft>Moments above nothing: front of the thigh, back of the hip. Below: the other side works.</Soft>
+          <Soft>
+            shank {lengthText(who.body.shankM, units)}, thigh {lengthText(who.body.thighM, units)}, trunk{" "}
+            {lengthText(who.body.trunkM, units)}
+          </Soft>
+          {pose.ok && <ChannelTable pose={pose} units={units} />}
+          <Soft>
+            Estimates for comparing set-ups on one person: no limits, and not a diagnosis. Moments above nothing: front of the thigh, back
+            of the hip; below: the other side works.
+          </Soft>
         </Card>
       </Columns>
       <Card aria-label="What changes with each lever" style={{ marginTop: 14 }}>
         <Title>What changes with each lever</Title>
         <Soft>solid: knee; dashed: hip; dotted: low back; newton metres of one leg, the back whole</Soft>
-        {!isPlaying && <LeverCharts template={template} body={subject.body} posture={subject.posture} values={values} units={units} />}
+        {!isPlaying && <LeverCharts template={template} who={who} values={values} units={units} />}
       </Card>
+      <Ask title="Whose body" isOpen={isBodyOpen} onClose={() => setBodyOpen(false)}>
+        <p>Only tried here. What is measured on her is kept under Limits.</p>
+        <BodyPanel measure={tried} units={units} onChange={setTried} onReset={isOwnBody ? undefined : () => setTried(measure)} />
+        <Row style={{ marginTop: 12 }}>
+          <Button $tone="primary" onPress={() => setBodyOpen(false)}>
+            Done
+          </Button>
+        </Row>
+      </Ask>
     </Page>
   );
 }

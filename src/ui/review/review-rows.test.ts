@@ -45,6 +45,7 @@ const RECORD: ClientRecord = {
     painLimitScore: 3,
   },
   measures: [],
+  dailyTasks: [],
   calmPoses: [],
   postures: [],
   limits: [],

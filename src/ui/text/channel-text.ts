@@ -1,6 +1,6 @@
-import { type ChannelDemand, type ChannelId, CHANNELS, type ChannelSide, type Trust, unreachable } from "../../core";
+import { type ChannelDemand, type FitChannelId, CHANNELS, type ChannelSide, type Trust, unreachable } from "../../core";
 
-export function channelName(channel: ChannelId): string {
+export function channelName(channel: FitChannelId): string {
   switch (channel) {
     case "kneecapStress":
       return "Kneecap";
@@ -21,7 +21,7 @@ export function channelName(channel: ChannelId): string {
 
 export const sideText = (side: ChannelSide): string => (side === "both" ? "" : side);
 /** "right kneecap" */
-export const jointText = (channel: ChannelId, side: ChannelSide): string =>
+export const jointText = (channel: FitChannelId, side: ChannelSide): string =>
   `${sideText(side)} ${channelName(channel).toLowerCase()}`.trim();
 
 export function trustText(trust: Trust): string {

@@ -1,35 +1,93 @@
-import { type ModelChannel, type ModelChannelId, type ModelLever, unreachable } from "../../core";
-import { angleText, handText, lengthText, massText, percentText, type UnitSystem } from "./quantity-text";
+import {
+  type ChannelId,
+  type ChannelRow,
+  CHANNELS,
+  type ModelLever,
+  type NumberChannel,
+  type NumberChannelId,
+  unreachable,
+  type ValueRange,
+} from "../../core";
+import { angleText, handText, lengthText, massText, percentText, secondsText, type UnitSystem } from "./quantity-text";
 
-const NAMES: Readonly<Record<ModelChannelId, string>> = {
+const NAMES: Readonly<Record<ChannelId, string>> = {
   kneeFlexion: "Knee bend",
   hipFlexion: "Hip bend",
   dorsiflexion: "Ankle bend",
-  trunkThigh: "Room for the belly",
+  shankLean: "Shin forward",
   trunkLean: "Trunk forward",
+  bellyRoom: "Room for the belly",
+  kneecapStress: "Kneecap stress",
+  kneecapForce: "Kneecap force",
   kneeMoment: "Knee moment",
   hipMoment: "Hip moment",
-  kneecapStress: "Kneecap stress",
+  ankleMoment: "Ankle moment",
+  hipSideMoment: "Side-hip moment",
+  hipContact: "Hip contact",
+  achillesForce: "Achilles force",
   kneeContact: "Knee contact",
-  trailKneeMoment: "Other knee moment",
-  trailHipMoment: "Other hip moment",
-  lowBackMoment: "Low-back moment",
   lowBackCompression: "Low-back compression",
+  lowBackMoment: "Low-back moment",
   lowBackShear: "Low-back shear",
+  spineLoad: "Load through the spine",
+  handWeight: "Weight through the hands",
   friction: "Friction needed",
+  lyingTime: "Lying on the back, a set",
+  balanceDemand: "Balance",
+  impact: "Impact",
 };
-export const modelChannelName = (id: ModelChannelId): string => NAMES[id];
+export const modelChannelName = (id: ChannelId): string => NAMES[id];
+
+/** Forces that a hand or floor scale reads are told in its units. */
+const AS_WEIGHT: readonly NumberChannelId[] = ["spineLoad", "handWeight"];
+
+function valueText(channel: NumberChannelId, value: number, units: UnitSystem): string {
+  if (AS_WEIGHT.includes(channel)) return value > 0 ? handText(value, units) : "none";
+  const { unit }: NumberChannel = CHANNELS[channel];
+  switch (unit) {
+    case "deg":
+      return angleText(value);
+    case "s":
+      return value > 0 ? secondsText(value) : "none";
+    case "MPa":
+      return `${noMinusZero(value, 1)} MPa`;
+    case "BW":
+      return `${noMinusZero(value, 1)} × body`;
+    case "":
+      return noMinusZero(value, 2);
+    case "Nm":
+    case "N":
+      return `${noMinusZero(value, 0)} ${unit}`;
+    default:
+      return unreachable(unit);
+  }
+}
+const noMinusZero = (value: number, digits: number): string => value.toFixed(digits).replace(/^-(0(?:\.0+)?)$/, "$1");
 
 /** A channel's value with its unit; rough ones only as a range, refused ones not at all. */
-export function modelValueText({ unit, low, head, high, trust, refused }: ModelChannel): string {
+export function rangeValueText(
+  { channel, trust, refused }: Extract<ChannelRow, { reads: "number" }>,
+  range: ValueRange,
+  units: UnitSystem,
+): string {
   if (refused === "kneecap-past-90") return "no figure past 90°";
   if (refused === "knee-near-straight") return "no figure near straight";
-  const digits = unit === "MPa" || unit === "BW" ? 1 : unit === "" ? 2 : 0;
-  const symbol = unit === "deg" ? "°" : unit === "BW" ? " × body" : unit === "" ? "" : ` ${unit}`;
-  const text = (value: number): string => value.toFixed(digits).replace(/^-(0(?:\.0+)?)$/, "$1");
-  const isRange = text(low) !== text(high);
-  if (trust === "C" && isRange) return `${text(low)} to ${text(high)}${symbol}`;
-  return isRange ? `${text(head)}${symbol} (${text(low)} to ${text(high)})` : `${text(head)}${symbol}`;
+  const [low, head, high] = [range.low, range.head, range.high].map((value) => valueText(channel, value, units)) as [
+    string,
+    string,
+    string,
+  ];
+  if (low === high) return head;
+  return trust === "C" ? `${low} to ${high}` : `${head} (${low} to ${high})`;
+}
+
+/** What set-ups usually ask of this channel, or null where nothing is usual. */
+export function typicalText(channel: NumberChannelId, massKg: number): string | null {
+  const { typical, unit }: NumberChannel = CHANNELS[channel];
+  if (!typical) return null;
+  const scale = typical.perKg ? massKg : 1;
+  const digits = unit === "BW" || unit === "MPa" || unit === "" ? 1 : 0;
+  return `${noMinusZero(typical.p5 * scale, digits)} to ${noMinusZero(typical.p95 * scale, digits)}`;
 }
 
 export function modelLeverText({ kind }: ModelLever, value: number, units: UnitSystem): string {
@@ -44,6 +102,8 @@ export function modelLeverText({ kind }: ModelLever, value: number, units: UnitS
       return handText(value, units);
     case "share":
       return percentText(value);
+    case "time":
+      return secondsText(value);
     default:
       return unreachable(kind);
   }
@@ -58,8 +118,28 @@ const MODEL_FAILURES: Readonly<Record<string, string>> = {
   "falls-backward": "she would fall backward",
   "falls-forward": "she would fall forward",
   "hip-height-unreachable": "the hips cannot be at that height",
+  "knee-out-of-range": "no knee bends that far",
   "trail-unreachable": "the other foot does not reach",
+  "assist-wrong-way": "the support would have to push the other way",
+  "assist-no-lever": "that support cannot balance her",
+  "assist-overload": "the support would carry all of her",
+  "share-outside-0-1": "one foot would have to pull up",
+  "handle-out-of-reach": "the hands do not reach the handle",
   "bridge-unreachable": "feet and shoulders are too far apart",
   "hips-on-floor": "the hips rest on the floor",
   "support-would-pull": "a foot or the shoulders would have to be held down",
+  "foot-unreachable": "the foot does not reach the plate",
 };
+
+const WARNINGS: Readonly<Record<string, string>> = {
+  "dorsiflexion-limited": "the ankle's range stops the shin",
+  "ankle-limit": "past the ankle's range",
+  "trail-ankle-limit": "past the rear ankle's range",
+  "hip-limit": "past the usual range of the hip",
+  "kneecap-extrapolated": "past 90° the kneecap's tables end",
+  "hands-out-of-reach": "the hands do not reach that far",
+  slips: "a foot would slip on a usual floor",
+  "brace-ignored": "feet at different heights: no bracing taken",
+  "brace-friction-limited": "bracing is cut by the floor's grip",
+};
+export const modelWarningText = (code: string): string => WARNINGS[code] ?? code;

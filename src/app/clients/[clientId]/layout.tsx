@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import type { ReactNode } from "react";
 import { requireRecord } from "../../../server/record";
 import { requireSignedIn } from "../../../server/session";
+import { ModelLinked } from "../../../ui/kit/why";
 import { Header } from "../../../ui/shell/header";
 import { LimitsBar } from "../../../ui/shell/limits-bar";
 import { ageOn } from "../../../ui/text/day-text";
@@ -30,7 +31,7 @@ export default async function ClientLayout({ params, children }: Props) {
     <>
       <Header units={unitSystem} client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }} />
       <LimitsBar limits={record.limits} today={today} last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"} />
-      {children}
+      <ModelLinked href={`/clients/${client.id}/model`}>{children}</ModelLinked>
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { ceilingProposal, currentCeilings, isCeilingProvisional, openWarning, subjectOf } from "../../../../core";
+import { bodyMeasureOf, ceilingProposal, currentCeilings, isCeilingProvisional, openWarning, subjectOf } from "../../../../core";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { LimitsScreen } from "../../../../ui/limits/limits-screen";
@@ -17,6 +17,8 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
       provisional={ceilings.filter((ceiling) => isCeilingProvisional(record, ceiling)).map(({ id }) => id)}
       proposal={proposal && { ceilingId: proposal.ceiling.id, value: proposal.value }}
       subject={subjectOf(record)}
+      measure={bodyMeasureOf(record)}
+      dailyTasks={record.dailyTasks}
       warning={openWarning(record)}
       today={today}
       units={unitSystem}

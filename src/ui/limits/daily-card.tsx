@@ -1,0 +1,94 @@
+"use client";
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import styled from "styled-components";
+import { setDailyHeightAction } from "../../actions/clients";
+import { DAILY_LIMITS, type DailyTask, inFromM, mFromIn } from "../../core";
+import { Button, TextButton } from "../kit/button";
+import { ChoiceField, NumberField, TextField } from "../kit/fields";
+import { Card, Row, Stack, Title } from "../kit/layout";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
+import { lengthText, type UnitSystem } from "../text/quantity-text";
+import { color } from "../theme/tokens";
+
+const KINDS = [
+  { id: "seat", label: "A seat" },
+  { id: "step", label: "A step" },
+] as const;
+const Item = styled.li`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 44px;
+  border-top: 1px solid ${color.fog};
+`;
+
+/** The heights of the client's own day: they stand on the stair as treads. */
+export function DailyCard({ clientId, tasks, units }: { clientId: string; tasks: readonly DailyTask[]; units: UnitSystem }) {
+  const [name, setName] = useState("");
+  const [kind, setKind] = useState<DailyTask["kind"]>("seat");
+  const [heightM, setHeightM] = useState(0.42);
+  const { take, isTaking, problem } = useStep();
+  const isMetric = units === "metric";
+  const { min, max } = DAILY_LIMITS[kind];
+  return (
+    <Card aria-label="Her own day">
+      <Title>Her own day</Title>
+      <p>Sofa, toilet, kerb, stairs at home: measured once, they stand on the stair beside the training.</p>
+      <ul style={{ marginTop: 8 }}>
+        {tasks.map((task) => (
+          <Item key={task.name}>
+            <span>
+              {task.name}, {task.kind} of {lengthText(task.heightM, units)}
+            </span>
+            <TextButton
+              aria-label={`Take away ${task.name}`}
+              isDisabled={isTaking}
+              onPress={() => take(() => setDailyHeightAction(clientId, { name: task.name, kind: task.kind, heightM: null }))}
+            >
+              take away
+            </TextButton>
+          </Item>
+        ))}
+      </ul>
+      <Form
+        onSubmit={(event) => {
+          event.preventDefault();
+          take(
+            () => setDailyHeightAction(clientId, { name, kind, heightM: Math.min(max, Math.max(min, heightM)) }),
+            () => setName(""),
+          );
+        }}
+      >
+        <Stack>
+          <Row $gap={16} style={{ alignItems: "end" }}>
+            <TextField label="What it is" isRequired value={name} onChange={setName} />
+            <ChoiceField
+              label="Kind"
+              options={KINDS}
+              value={kind}
+              onChange={(next) => {
+                setKind(next);
+                setHeightM(next === "seat" ? 0.42 : 0.17);
+              }}
+            />
+            <NumberField
+              label="Height"
+              unit={isMetric ? "cm" : "in"}
+              minValue={isMetric ? min * 100 : Math.ceil(inFromM(min) * 2) / 2}
+              maxValue={isMetric ? max * 100 : Math.floor(inFromM(max) * 2) / 2}
+              step={isMetric ? 1 : 0.5}
+              value={isMetric ? Math.round(heightM * 100) : Math.round(inFromM(heightM) * 2) / 2}
+              onChange={(value) => setHeightM(isMetric ? value / 100 : mFromIn(value))}
+            />
+            <Button type="submit" isDisabled={isTaking}>
+              Add
+            </Button>
+          </Row>
+          <Problem text={problem} />
+        </Stack>
+      </Form>
+    </Card>
+  );
+}
