@@ -38,6 +38,7 @@ export { type Demand, demandOf, standingSettingOf, type Subject } from "./fit/de
 export { leverValues, rangeOf, snapSetting, withLever } from "./fit/levers";
 export { type Candidate, fitCatalogue, fitVariation, type Opening } from "./fit/search";
 export { type Move, EASE_ORDER, nextStep, RISER_MAX_FRACTION, RISER_MIN_FRACTION, stairAround, type Step, type Tread } from "./fit/stair";
+export { type Place, type Route, type RouteTread, stairToGoal } from "./fit/route";
 export { tightest, type Use, usesOf } from "./fit/use";
 
 // dose, floor, progress

@@ -1,6 +1,8 @@
 import { type LeverRange, type Setting, type Variation } from "../catalogue/variation";
 import { demandOf, type Subject } from "../fit/demand";
 import { leverValues, withLever } from "../fit/levers";
+import { SAME_BETWEEN_FRACTION } from "../fit/route";
+import { RISER_MIN_FRACTION } from "../fit/stair";
 import type { ChannelSide, FitChannelId } from "../mechanics/channels";
 import type { PoseFailure } from "../mechanics/standing.types";
 import { inverse, type InverseResult } from "./inverse";
@@ -37,10 +39,6 @@ export function solveLever(
   return { ...result, snapped: fitting.at(-1) ?? null };
 }
 
-/** Within this, two variations under assumed posture are about the same; 5 % within one variation. */
-export const SAME_BETWEEN_FRACTION = 0.2;
-export const SAME_WITHIN_FRACTION = 0.05;
-
 export type Match =
   { ok: true; target: number; solution: LeverSolution; isAboutTheSame: boolean } | { ok: false; reason: PoseFailure | "no-demand" };
 
@@ -57,6 +55,6 @@ export function matchDemand(
   if (!(target > 0)) return { ok: false, reason: "no-demand" };
   const solution = solveLever(subject, to.variation, to.setting, to.range, watched, target, to.increment);
   const now = demandAt(subject, to.variation, to.setting, watched);
-  const same = from.variation.id === to.variation.id ? SAME_WITHIN_FRACTION : SAME_BETWEEN_FRACTION;
+  const same = from.variation.id === to.variation.id ? RISER_MIN_FRACTION : SAME_BETWEEN_FRACTION;
   return { ok: true, target, solution, isAboutTheSame: Math.abs(now / target - 1) < same };
 }

@@ -3,24 +3,31 @@ import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import styled from "styled-components";
 import { keepRungAction } from "../../actions/plan";
-import { bindingLimits, type Day, demandOf, type FitContext, type Limit, type StandingPose, variationById } from "../../core";
+import {
+  bindingLimits,
+  type DailyTask,
+  type Day,
+  demandOf,
+  type FitContext,
+  type Limit,
+  type StandingPose,
+  variationById,
+} from "../../core";
 import { Figure } from "../figure/figure";
 import { Button, Key } from "../kit/button";
 import { TextField } from "../kit/fields";
-import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Card, Columns, Notice, Page, Row, Stack, Title } from "../kit/layout";
 import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
-import { jointText } from "../text/channel-text";
 import { fitReasonText } from "../text/fit-text";
-import { stepText } from "../text/lever-text";
-import { lengthText, percentText, type UnitSystem } from "../text/quantity-text";
+import { lengthText, type UnitSystem } from "../text/quantity-text";
 import { problemText } from "../text/problem-text";
 import { color, media } from "../theme/tokens";
 import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
 import { LeversPanel } from "./levers-panel";
 import { PoseNumbers } from "./pose-numbers";
-import { Stair } from "./stair";
+import { StairBar } from "./stair-bar";
 import { type Fit, type Plan, useFit } from "./use-fit";
 import { VariationList } from "./variation-list";
 
@@ -48,26 +55,12 @@ const Asked = styled(Stack)`
     order: -1;
   }
 `;
-const StairBar = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 296px;
-  gap: 22px;
-  padding: 6px 18px 8px;
-  border-top: 1px solid ${color.fogDeep};
-  background: ${color.bone};
-  position: sticky;
-  bottom: 0;
-  ${media.upright} {
-    position: static;
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-
 export interface FitScreenProps {
   clientId: string;
   context: FitContext;
   plan: Plan | null;
   provisional: readonly string[];
+  dailyTasks: readonly DailyTask[];
   painLimitScore: number;
   today: Day;
   units: UnitSystem;
@@ -88,25 +81,6 @@ function ghostOf({ context, plan, units }: FitScreenProps, fit: Fit): { pose: St
   if (!demand.ok) return null;
   const { seatHeightM } = plan.setting;
   return { pose: demand.pose, label: seatHeightM === undefined ? "last time" : `last time, ${lengthText(seatHeightM, units)}` };
-}
-
-function NextUp({ fit, units, painLimitScore }: { fit: Fit; units: UnitSystem; painLimitScore: number }) {
-  const step = fit.steps.build;
-  if (!step) return <p>Nothing harder is left in this variation.</p>;
-  return (
-    <>
-      <p>
-        {stepText(step.lever, step.from, step.to, units)}. The {jointText(step.channel, "both")} is asked {percentText(step.riserFraction)}{" "}
-        more.
-        {step.tooBig && " A big jump: nothing smaller is on hand."}
-        {step.judgement.state === "closed" && " Closed today."}
-      </p>
-      <Soft>
-        After two sessions: every set clean with {fit.dose.repetitionsHigh}, 2 to spare in the last, pain {painLimitScore} or less, and calm
-        mornings.
-      </Soft>
-    </>
-  );
 }
 
 /** Keep: the rung and dose become the plan. A closed one asks why; a limit or a warning sign refuses. */
@@ -261,13 +235,7 @@ export function FitScreen(props: FitScreenProps) {
           </Asked>
         </Columns>
       </Page>
-      <StairBar>
-        <Stair treads={fit.stair} units={units} onPick={fit.setSetting} />
-        <section aria-label="Next step up">
-          <Title>Next step up</Title>
-          <NextUp fit={fit} units={units} painLimitScore={painLimitScore} />
-        </section>
-      </StairBar>
+      <StairBar fit={fit} context={context} dailyTasks={props.dailyTasks} painLimitScore={painLimitScore} units={units} />
       <Ask title="Past a ceiling" isOpen={keeping.isAsking} onClose={() => keeping.setAsking(false)}>
         <Stack>
           <p>{fitReasonText(judgement.reasons[0], context.limits)} You can keep it all the same; say why, and it stays with the plan.</p>

@@ -1,20 +1,22 @@
 "use client";
 import styled from "styled-components";
-import type { LeverId, Setting, Tread } from "../../core";
-import { Soft, Title } from "../kit/layout";
+import { type DailyUse, type LeverId, type Place, type RouteTread, type Setting, type Tread, variationById } from "../../core";
+import { Row, Soft, Title } from "../kit/layout";
 import { leverValueText } from "../text/lever-text";
-import { percentText, type UnitSystem } from "../text/quantity-text";
+import { lengthText, percentText, type UnitSystem } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 
-const FULL_HEIGHT_PX = 84;
+const FULL_HEIGHT_PX = 76;
+const MOST_USE = 1.2;
+const LEAST_HEIGHT_PX = 26;
 
 const Shelf = styled.div`
   position: relative;
   display: flex;
   align-items: flex-end;
   gap: 5px;
-  min-height: 122px;
-  padding-top: 8px;
+  min-height: 120px;
+  padding-top: 4px;
   overflow-x: auto;
 `;
 const Ceiling = styled.div`
@@ -25,8 +27,18 @@ const Ceiling = styled.div`
   border-top: 2px dashed ${color.oxide};
   pointer-events: none;
 `;
+const name = `
+  display: block;
+  height: 24px;
+  padding-top: 2px;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+  text-align: center;
+`;
 const Step = styled.button<{ $current: boolean; $closed: boolean; $below: boolean }>`
-  flex: 1 0 74px;
+  flex: 1 0 62px;
+  max-width: 150px;
   padding: 0;
   border: 0;
   background: none;
@@ -34,7 +46,7 @@ const Step = styled.button<{ $current: boolean; $closed: boolean; $below: boolea
   .block {
     display: grid;
     justify-items: center;
-    padding-top: 4px;
+    align-content: start;
     border: 1px ${({ $closed }) => ($closed ? `dashed ${color.oxide}` : `solid ${color.fogDeep}`)};
     background: ${({ $current, $below, $closed }) => ($closed ? "transparent" : $current ? color.marine : $below ? "#b7c6cb" : "#e0e7e9")};
     color: ${({ $current, $closed }) => ($closed ? color.oxide : $current ? color.paper : color.ink)};
@@ -42,55 +54,162 @@ const Step = styled.button<{ $current: boolean; $closed: boolean; $below: boolea
     font-variant-numeric: tabular-nums;
   }
   .name {
-    display: block;
-    height: 24px;
-    padding-top: 2px;
-    white-space: nowrap;
+    ${name}
     font-weight: ${({ $current }) => ($current ? 700 : 400)};
   }
 `;
+const Day = styled.div`
+  flex: 0 0 auto;
+  min-width: 64px;
+  .block {
+    display: grid;
+    justify-items: center;
+    align-content: start;
+    padding-inline: 6px;
+    border: 2px solid ${color.brass};
+    border-bottom: 0;
+    background: repeating-linear-gradient(135deg, ${color.brassWash} 0 6px, ${color.paper} 6px 12px);
+    color: ${color.brass};
+    font-weight: 700;
+    font-variant-numeric: tabular-nums;
+  }
+  .name {
+    ${name}
+    color: ${color.brass};
+  }
+`;
 
-/** The stair: one change a tread, its height what the tightest joint is asked. A tap moves there. */
-export function Stair({ treads, units, onPick }: { treads: readonly Tread[]; units: UnitSystem; onPick: (setting: Setting) => void }) {
-  const currentAt = treads.findIndex(({ isCurrent }) => isCurrent);
+/** As high as what is asked; past the ceiling the words stay below its line. */
+function blockStyle(use: number | null) {
+  const shown = Math.min(MOST_USE, use ?? 0.5);
+  return {
+    height: `${Math.max(LEAST_HEIGHT_PX, Math.round(FULL_HEIGHT_PX * shown))}px`,
+    paddingTop: `${4 + Math.max(0, Math.round(FULL_HEIGHT_PX * (shown - 1)))}px`,
+  };
+}
+
+/** One tread as it is shown, wherever it comes from. */
+interface Shown {
+  place: Place;
+  name: string;
+  use: number | null;
+  isClosed: boolean;
+  isCurrent: boolean;
+  hint: string;
+}
+
+function ofNext(variationId: string, treads: readonly Tread[], units: UnitSystem): Shown[] {
+  return treads.map(({ setting, step, judgement, isCurrent }) => ({
+    place: { variationId, setting },
+    name: step ? treadName(step.lever, step.to, units) : firstName(setting, units),
+    use: judgement.tightest?.head ?? null,
+    isClosed: judgement.state === "closed",
+    isCurrent,
+    hint: step?.tooBig ? ", a big jump" : "",
+  }));
+}
+
+const FLAGS = { "too-big": ", a big jump", "about-the-same": ", about the same" } as const;
+function ofRoute(treads: readonly RouteTread[], units: UnitSystem): Shown[] {
+  return treads.map(({ variationId, setting, change, flag, judgement }, i) => ({
+    place: { variationId, setting },
+    name:
+      change?.kind === "lever"
+        ? treadName(change.lever, change.to, units)
+        : change
+          ? variationById(variationId).name
+          : firstName(setting, units),
+    use: judgement.tightest?.head ?? null,
+    isClosed: judgement.state === "closed",
+    isCurrent: i === 0,
+    hint: flag ? FLAGS[flag] : "",
+  }));
+}
+
+/** The client's own day among the treads: each after the last one that asks no more. */
+function withDay(treads: readonly Shown[], day: readonly DailyUse[]): (Shown | DailyUse)[] {
+  const rest = [...day];
+  const shown: (Shown | DailyUse)[] = [];
+  for (const tread of treads) {
+    while (rest[0]?.use && tread.use !== null && rest[0].use.head < tread.use) shown.push(rest.shift() as DailyUse);
+    shown.push(tread);
+  }
+  return [...shown, ...rest.filter(({ use }) => use !== null)];
+}
+
+/** The stair: one change a tread, its height what the tightest joint is asked. A tap moves there. Her own day stands among it. */
+export function Stair(props: {
+  variationId: string;
+  treads: readonly Tread[];
+  /** The whole way to a goal, when one is picked; else the next treads. */
+  route: readonly RouteTread[] | null;
+  day: readonly DailyUse[];
+  units: UnitSystem;
+  onPick: (place: Place) => void;
+  children?: React.ReactNode;
+}) {
+  const { variationId, treads, route, day, units, onPick } = props;
+  const steps = route ? ofRoute(route, units) : ofNext(variationId, treads, units);
+  const currentAt = steps.findIndex(({ isCurrent }) => isCurrent);
   return (
     <section aria-label="The stair">
-      <Title as="h2" style={{ display: "inline", marginRight: 10 }}>
-        The stair
-      </Title>
-      <Soft>one change a tread; height is what the tightest joint is asked; the dashed line is its ceiling</Soft>
+      <Row $gap={14} style={{ rowGap: 0 }}>
+        <Title as="h2">The stair</Title>
+        {props.children}
+        <Soft>height is what the tightest joint is asked; dashed its ceiling{day.length > 0 && "; brass her own day"}</Soft>
+      </Row>
       <Shelf>
         <Ceiling />
-        {treads.map(({ setting, step, judgement, isCurrent }, i) => {
-          const use = judgement.tightest?.head ?? null;
-          const isClosed = judgement.state === "closed";
-          const hint = step ? treadName(step.lever, step.to, units) : firstName(setting, units);
-          return (
+        {withDay(steps, day).map((shown, i) =>
+          "task" in shown ? (
+            <Day
+              key={i}
+              role="img"
+              aria-label={`${shown.task.name}, ${lengthText(shown.task.heightM, units)}, ${dayUse(shown)} of the ceiling`}
+            >
+              <div className="block" style={blockStyle(shown.use?.head ?? null)}>
+                {dayUse(shown)}
+              </div>
+              <span className="name">
+                {shown.task.name} {lengthText(shown.task.heightM, units)}
+              </span>
+            </Day>
+          ) : (
             <Step
               key={i}
               type="button"
-              $current={isCurrent}
-              $closed={isClosed}
-              $below={i < currentAt}
-              aria-current={isCurrent ? "step" : undefined}
-              aria-label={`${hint}${use === null ? "" : `, ${percentText(use)} of the ceiling`}${isClosed ? ", closed" : ""}${step?.tooBig ? ", a big jump" : ""}`}
-              onClick={() => onPick(setting)}
+              $current={shown.isCurrent}
+              $closed={shown.isClosed}
+              $below={steps.indexOf(shown) < currentAt}
+              aria-current={shown.isCurrent ? "step" : undefined}
+              aria-label={`${shown.name}${shown.use === null ? "" : `, ${percentText(shown.use)} of the ceiling`}${shown.isClosed ? ", closed" : ""}${shown.hint}`}
+              onClick={() => onPick(shown.place)}
             >
-              <span className="block" style={{ height: `${Math.max(26, Math.round(FULL_HEIGHT_PX * (use ?? 0.5)))}px` }}>
-                {use === null ? "" : percentText(use)}
+              <span className="block" style={blockStyle(shown.use)}>
+                {shown.use === null ? "" : percentText(shown.use)}
+                {shown.hint && <small>{shown.hint.includes("big") ? "big" : "≈"}</small>}
               </span>
-              <span className="name">{hint}</span>
+              <span className="name" title={shown.name}>
+                {shown.name}
+              </span>
             </Step>
-          );
-        })}
+          ),
+        )}
       </Shelf>
     </section>
   );
 }
 
+/** A day's use; a step is a range, for the lower foot's push-off is not known. */
+function dayUse({ use }: DailyUse): string {
+  if (!use) return "";
+  return percentText(use.low) === percentText(use.high) ? percentText(use.head) : `${Math.round(use.low * 100)}–${percentText(use.high)}`;
+}
+
 function treadName(lever: LeverId, value: number, units: UnitSystem): string {
   const text = leverValueText(lever, value, units);
   if (lever === "handForceN") return value > 0 ? `hands ${text}` : "hands free";
+  if (lever === "shareFraction") return `share ${text}`;
   return lever === "loadKg" ? `load ${text}` : text;
 }
 

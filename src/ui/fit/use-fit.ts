@@ -10,6 +10,7 @@ import {
   type LeverId,
   type Move,
   nextStep,
+  type Place,
   type Setting,
   stairAround,
   startSetting,
@@ -59,7 +60,10 @@ export interface Fit {
   steps: Record<Move, Step | null>;
   pick: (variationId: string) => void;
   setLever: (lever: LeverId, value: number) => void;
-  setSetting: (setting: Setting) => void;
+  /** A variation in a set-up, as the stair names them. */
+  goTo: (place: Place) => void;
+  /** The set-up the stair is drawn for: it may lag a drag by a frame. */
+  settled: Place;
   /** Takes the next step from wherever the levers stand now, however fast the keys come. */
   go: (move: Move) => void;
   setDose: (dose: Dose) => void;
@@ -79,6 +83,7 @@ export function useFit(context: FitContext, plan: Plan | null): Fit {
   const judgement = useMemo(() => judge(context, variation, setting), [context, variation, setting]);
   const settled = useDeferredValue(setting); // the stair may lag a drag by a frame
   const stair = useMemo(() => stairAround(context, variation, settled, STAIR), [context, variation, settled]);
+  const here = useMemo(() => ({ variationId: variation.id, setting: settled }), [variation.id, settled]);
   const steps = useMemo(
     () => ({ ease: nextStep(context, variation, settled, "ease"), build: nextStep(context, variation, settled, "build") }),
     [context, variation, settled],
@@ -98,7 +103,12 @@ export function useFit(context: FitContext, plan: Plan | null): Fit {
     stair,
     steps,
     pick: setPickedId,
-    setSetting,
+    goTo: (place) => {
+      setPickedId(place.variationId);
+      setSettings((all) => ({ ...all, [place.variationId]: place.setting }));
+      if (place.setting.shareFraction !== undefined) setShare(place.setting.shareFraction);
+    },
+    settled: here,
     go: (move) => {
       setPickedId(variation.id);
       setSettings((all) => ({

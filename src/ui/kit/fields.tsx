@@ -205,13 +205,41 @@ const OptionItem = styled(ListBoxItem)`
   }
 `;
 
-/** One of many. */
-export function SelectField<T extends string>(props: {
+interface SelectProps<T extends string> {
   label: string;
   options: readonly { id: T; label: string }[];
   value: T;
   onChange: (value: T) => void;
-}) {
+}
+
+const InlineShell = styled(SelectShell)`
+  flex-direction: row;
+  align-items: center;
+  gap: 8px;
+`;
+const InlineButton = styled(SelectButton)`
+  min-height: 32px;
+  padding: 2px 8px;
+`;
+
+/** One of many, in a line of words. */
+export function InlineSelect<T extends string>({ label, options, value, onChange }: SelectProps<T>) {
+  return (
+    <InlineShell value={value} onChange={(key) => key !== null && onChange(String(key) as T)}>
+      <Label>{label}</Label>
+      <InlineButton>
+        <SelectValue />
+        <ChevronDown size={16} aria-hidden />
+      </InlineButton>
+      <Options>
+        <ListBox items={options}>{(option) => <OptionItem id={option.id}>{option.label}</OptionItem>}</ListBox>
+      </Options>
+    </InlineShell>
+  );
+}
+
+/** One of many. */
+export function SelectField<T extends string>(props: SelectProps<T>) {
   return (
     <SelectShell value={props.value} onChange={(key) => key !== null && props.onChange(String(key) as T)}>
       <FieldLabel>{props.label}</FieldLabel>

@@ -24,6 +24,7 @@ export default async function FitPage({ params }: { params: Promise<{ clientId: 
       context={context}
       plan={plan && { variationId: plan.rung.variationId, setting: plan.rung.setting, dose: plan.prescription.dose }}
       provisional={context.ceilings.filter((ceiling) => isCeilingProvisional(record, ceiling)).map(({ id }) => id)}
+      dailyTasks={record.dailyTasks}
       painLimitScore={record.client.painLimitScore}
       today={today}
       units={unitSystem}
