@@ -12,11 +12,17 @@ import {
   fitCatalogue,
   type FitContext,
   matchDemand,
+  MODEL_TEMPLATES,
+  type ModelTemplate,
   nextStep,
   solveLever,
+  solveTemplate,
   stairAround,
+  stairToGoal,
+  startValues,
   strapLean,
   type Subject,
+  templateDemand,
   variationById,
   variationsOf,
 } from "../src/core";
@@ -35,8 +41,9 @@ import {
   type SolveInput,
   stairInputSchema,
   type StairInput,
-  type SubjectInput,
 } from "../src/schemas/core-input.schema";
+import type { SubjectInput } from "../src/schemas/subject.schema";
+import type { TemplateDemandInput, TemplateMatchInput, TemplatePlace, TemplateSolveInput } from "../src/schemas/template-input.schema";
 import { runExamples } from "./run-examples";
 import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
@@ -79,17 +86,55 @@ function contextFrom(input: FitInput): FitContext {
   };
 }
 
-function runDemand(input: DemandInput): unknown {
-  return demandOf(subjectFrom(input), variationById(input.variationId), input.setting);
+function templateFrom({ template, values }: TemplatePlace): { template: ModelTemplate; values: Record<string, number> } {
+  const found = MODEL_TEMPLATES.find(({ id }) => id === template);
+  if (!found) throw new RangeError(template); // ids were checked on the way in
+  return { template: found, values: { ...startValues(found), ...values } };
+}
+/** A template's lever over the range asked for, or its own. */
+function leverFrom(
+  template: ModelTemplate,
+  { lever, low, high, increment }: { lever: string; low?: number; high?: number; increment?: number },
+) {
+  const row = template.levers.find(({ id }) => id === lever);
+  if (!row) throw new RangeError(lever);
+  return { id: lever, min: low ?? row.min, max: high ?? row.max, step: increment ?? row.step };
 }
 
-function runSolve({ lever, low, high, channel, side, target, increment, ...input }: SolveInput): unknown {
+function runDemand(input: DemandInput | TemplateDemandInput): unknown {
+  if (!("template" in input)) return demandOf(subjectFrom(input), variationById(input.variationId), input.setting);
+  const { template, values } = templateFrom(input);
+  return template.pose(subjectFrom(input), values);
+}
+
+function runSolve(input: SolveInput | TemplateSolveInput): unknown {
+  if (!("template" in input)) return runSolveVariation(input);
+  const { template, values } = templateFrom(input);
+  const { channel, leg = "lead", target } = input;
+  return solveTemplate(subjectFrom(input), template, values, leverFrom(template, input), { channel, leg }, target);
+}
+
+function runSolveVariation({ lever, low, high, channel, side, target, increment, ...input }: SolveInput): unknown {
   const range = { lever, min: low, max: high };
   const step = increment ?? DEFAULT_KIT.increments[lever];
   return solveLever(subjectFrom(input), variationById(input.variationId), input.setting, range, { channel, side }, target, step);
 }
 
-function runMatch({ from, to, channel, side, ...subject }: MatchInput): unknown {
+function runMatch(input: MatchInput | TemplateMatchInput): unknown {
+  if ("side" in input) return runMatchVariations(input);
+  const { from, to, channel, leg = "lead" } = input;
+  const who = subjectFrom(input);
+  const [a, b] = [templateFrom(from), templateFrom(to)];
+  const target = templateDemand(who, a.template, a.values, { channel, leg });
+  if (!(target > 0)) {
+    const pose = a.template.pose(who, a.values);
+    return { ok: false, reason: pose.ok ? "no-demand" : pose.reason };
+  }
+  const solution = solveTemplate(who, b.template, b.values, leverFrom(b.template, to), { channel, leg }, target);
+  return { ok: true, target, solution };
+}
+
+function runMatchVariations({ from, to, channel, side, ...subject }: MatchInput): unknown {
   const target = {
     variation: variationById(to.variationId),
     setting: to.setting,
@@ -102,7 +147,8 @@ function runMatch({ from, to, channel, side, ...subject }: MatchInput): unknown 
   });
 }
 
-function runStair({ variationId, setting, down = 2, up = 8, ...fit }: StairInput): unknown {
+function runStair({ variationId, setting, down = 2, up = 8, goal, order, ...fit }: StairInput): unknown {
+  if (goal) return stairToGoal(contextFrom(fit), { variationId, setting }, goal, order);
   return stairAround(contextFrom(fit), variationById(variationId), setting, { down, up });
 }
 
@@ -130,10 +176,22 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     schema: mechanicsSchema,
     run: (input: Example[]) => runExamples(input),
   },
-  demand: { summary: "What a variation in one set-up asks of each joint", schema: demandInputSchema, run: runDemand },
-  solve: { summary: "Which value of one lever gives a wanted demand", schema: solveInputSchema, run: runSolve },
-  match: { summary: "Which setting of one variation asks as much of a joint as another does", schema: matchInputSchema, run: runMatch },
-  stair: { summary: "Even risers around a rung, one lever a step", schema: stairInputSchema, run: runStair },
+  demand: {
+    summary: "What a variation, or any template of the model, asks of each joint in one set-up",
+    schema: demandInputSchema,
+    run: runDemand,
+  },
+  solve: {
+    summary: "Which value of one lever gives a wanted demand, snapped to what is on hand on the safe side",
+    schema: solveInputSchema,
+    run: runSolve,
+  },
+  match: {
+    summary: "Which setting of one variation or template asks as much of a joint as another does",
+    schema: matchInputSchema,
+    run: runMatch,
+  },
+  stair: { summary: "Even risers around a rung, or the whole way to a goal, one lever a step", schema: stairInputSchema, run: runStair },
   calibrate: {
     summary: "A band's measured points, or a straight-body lean on a strap, as force",
     schema: calibrateInputSchema,

@@ -13,6 +13,7 @@ function core(command: string, input: string): { exitCode: number; answer: unkno
 const ask = (command: string, input: unknown) => core(command, JSON.stringify(input));
 
 const CLIENT = { body: { heightM: 1.68, massKg: 74, sex: "female" }, leadSide: "right", today: "2026-11-26" };
+const CLIENT_BODY = { body: CLIENT.body, leadSide: "right" };
 const CALM = {
   side: "right",
   limitedBy: "kneecap",
@@ -44,7 +45,7 @@ describe("the command line", () => {
       "fit",
       "decide",
     ]);
-    for (const { input } of answer as { input: object }[]) expect(input).toHaveProperty("type");
+    for (const { input } of answer as { input: object }[]) expect("type" in input || "anyOf" in input).toBe(true);
   });
 
   test("answers bad input with exit code 2 and the paths", () => {
@@ -72,6 +73,58 @@ describe("the command line", () => {
       },
     ]);
     expect(orphan).toMatchObject({ exitCode: 2, answer: { problems: [{ path: "0.input", code: "path.parent" }] } });
+  });
+
+  test("refuses what no body can be asked, with the path and the allowed range", () => {
+    const body = { heightM: 1.63, massKg: 66, sex: "F" };
+    const example = (input: object, more: object = {}) =>
+      ask("mechanics", [{ id: "x", fn: "evaluate", body: { ...body, ...more }, input }]);
+    const problem = (answer: unknown) => (answer as { problems: object[] }).problems[0];
+    const shankM = 0.246 * 1.63;
+    const step = { ...example({ step: { height: 0.6 } }) };
+    expect([step.exitCode, problem(step.answer)]).toEqual([
+      2,
+      { path: "0.input.step.height", code: "number.max", limit: expect.closeTo(shankM, 9) as number },
+    ]);
+    expect(problem(example({ knee: 60 }, { heightM: 17 }).answer)).toMatchObject({ path: "0.body.heightM", limit: 2.2 });
+    expect(problem(example({ knee: 60 }, { bellyKg: 38 }).answer)).toMatchObject({ path: "0.body.bellyKg", code: "number.less" });
+    const on = (template: string, values: object) => problem(ask("demand", { ...CLIENT_BODY, template, values }).answer);
+    expect(on("pole-squat", { hands: 900 })).toMatchObject({ path: "values.hands", code: "number.max" });
+    expect(on("step-up", { height: 0.9 })).toEqual({ path: "values.height", code: "number.max", limit: 0.35 });
+    expect(on("step-up", { heihgt: 0.1 })).toMatchObject({ path: "values.heihgt", code: "object.unknown" });
+    expect(example({ seat: 1.1 }).answer).toMatchObject([{ result: { ok: false, reason: "hip-height-unreachable" } }]);
+    expect(example({ knee: 20, assists: [{ at: "pelvis", fy: 650 }] }).answer).toMatchObject([{ result: { ok: false } }]);
+  });
+
+  test("asks, solves and matches any template of the model", () => {
+    const demand = ask("demand", { ...CLIENT_BODY, template: "hinge", values: { trunk: 40 } });
+    expect(demand.answer).toMatchObject({ ok: true, kind: "standing", trunkLeanDeg: 40 });
+    const solved = ask("solve", { ...CLIENT_BODY, template: "step-up", lever: "height", channel: "kneeMoment", target: 50 });
+    const { x, snapped } = solved.answer as { x: number; snapped: number };
+    expect(snapped).toBeLessThanOrEqual(x);
+    expect(x - snapped).toBeLessThan(0.01);
+    const matched = ask("match", {
+      ...CLIENT_BODY,
+      from: { template: "squat", values: { knee: 60 } },
+      to: { template: "leg-press", values: { sled: 600 }, lever: "knee" },
+      channel: "kneeMoment",
+    });
+    expect(matched.answer).toMatchObject({ ok: true, solution: { ok: true } });
+    expect(ask("solve", { ...CLIENT_BODY, template: "step-up", lever: "seat", channel: "kneeMoment", target: 50 }).exitCode).toBe(2);
+    expect(ask("solve", { ...CLIENT_BODY, template: "squat", lever: "knee", channel: "balanceDemand", target: 2 }).exitCode).toBe(2);
+    const impossible = { ...CLIENT_BODY, from: { template: "hinge-handle", values: { handle: 0.2, knee: 5 } }, channel: "kneeMoment" };
+    expect(ask("match", { ...impossible, to: { template: "squat", lever: "knee" } }).answer).toEqual({
+      ok: false,
+      reason: "handle-out-of-reach",
+    });
+  });
+
+  test("builds the whole stair to a goal", () => {
+    const goal = { variationId: "plain-chair-sit-to-stand", setting: { seatHeightM: 0.45, shareFraction: 0.5 } };
+    const from = { variationId: "box-squat-pole", setting: { seatHeightM: 0.62, handForceN: 78.48, shareFraction: 0.5 } };
+    const { answer } = ask("stair", { ...CLIENT, calmPose: CALM, ...from, goal, order: ["range", "support", "load"] });
+    expect(answer).toMatchObject({ reachesGoal: true });
+    expect((answer as { treads: object[] }).treads.at(-1)).toMatchObject(goal);
   });
 
   test("answers an impossible pose with its reason, and goes on with the next", () => {

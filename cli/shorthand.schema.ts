@@ -1,6 +1,7 @@
 import Joi from "joi";
-import { BODY_LIMITS } from "../src/core/body/body";
+import { BODY_LIMITS, bodyFromMeasure } from "../src/core/body/body";
 import { halfOfMass } from "../src/schemas/body.schema";
+import { type Json, measureFrom } from "./shorthand";
 
 /** The worked examples' shorthand, as input. */
 const number = Joi.number();
@@ -149,6 +150,23 @@ const inputs = {
 };
 const bodiless = ["tissue", "band"];
 
+interface WithSteps {
+  body?: Json;
+  input: Record<string, { height?: number } | { step?: { height: number } } | undefined>;
+}
+/** A step taller than the shank is a slip of the pen: nobody's foot gets up there from standing. */
+function noTallStep(example: WithSteps, helpers: Joi.CustomHelpers) {
+  const { body, input } = example;
+  if (!body || !(Number(body["heightM"]) > 0)) return example;
+  const { shankM } = bodyFromMeasure(measureFrom(body));
+  for (const key of ["spec", "specA", "specB", null]) {
+    const spec = (key === null ? input : input[key]) as { step?: { height: number } } | undefined;
+    const path = [...(helpers.state.path ?? []), "input", ...(key === null ? [] : [key]), "step", "height"];
+    if (spec?.step && spec.step.height > shankM) return helpers.error("number.max", { limit: shankM }, helpers.state.localize?.(path));
+  }
+  return example;
+}
+
 const exampleSchema = Joi.object({
   id: Joi.string().required(),
   fn: kinds(...Object.keys(inputs)).required(),
@@ -159,6 +177,8 @@ const exampleSchema = Joi.object({
   input: Joi.when("fn", {
     switch: Object.entries(inputs).map(([fn, schema]) => ({ is: fn, then: schema.required() })),
   }),
-}).unknown(); // an example's `expect` and notes may come along
+})
+  .custom(noTallStep)
+  .unknown(); // an example's `expect` and notes may come along
 
 export const mechanicsSchema = Joi.array().items(exampleSchema).required();

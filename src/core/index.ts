@@ -20,7 +20,8 @@ export type { Force, Point } from "./mechanics/vector";
 
 // solve
 export { inverse, type InverseResult } from "./solve/inverse";
-export { type LeverSolution, type Match, matchDemand, solveLever, type Watched } from "./solve/lever";
+export { leverCurve, type LeverSolution, type Match, matchDemand, solveLever, type Watched } from "./solve/lever";
+export { solveTemplate, templateDemand, type TemplateWatched } from "./solve/template";
 export { brent, rootsByScan } from "./solve/roots";
 
 // catalogue

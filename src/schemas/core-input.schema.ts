@@ -13,15 +13,23 @@ import {
   type Equipment,
   LEVERS,
   type LeverId,
+  type LeverKind,
   type Limit,
   LOAD_CHANNELS,
-  type PostureRule,
   type SessionOutcome,
   type Setting,
-  SHANK_RULES,
-  type Side,
 } from "../core";
 import { bodyMeasureSchema } from "./body.schema";
+import { subjectKeys, type SubjectInput } from "./subject.schema";
+import {
+  either,
+  type TemplateDemandInput,
+  templateDemandSchema,
+  type TemplateMatchInput,
+  templateMatchSchema,
+  type TemplateSolveInput,
+  templateSolveSchema,
+} from "./template-input.schema";
 import { day, settingSchema, side, within } from "./fields";
 import { doseSchema } from "./plan.schema";
 
@@ -30,23 +38,7 @@ const variationId = Joi.string().valid(...CATALOGUE.map(({ id }) => id));
 const lever = Joi.string().valid(...Object.keys(LEVERS));
 const channelSide = Joi.string().valid("left", "right", "both");
 
-export const postureSchema = Joi.alternatives().conditional(".kind", {
-  is: "measured",
-  then: Joi.object({
-    kind: Joi.string().valid("measured").required(),
-    kneeFlexionDeg: within({ min: 10, max: 150 }).required(),
-    shankLeanDeg: within({ min: 0, max: 45 }).required(),
-    pressureFraction: within({ min: 0.05, max: 0.95 }).required(),
-  }),
-  otherwise: Joi.object({
-    kind: Joi.string().valid("named").required(),
-    name: Joi.string()
-      .valid(...Object.keys(SHANK_RULES))
-      .required(),
-  }),
-});
-
-const ruleSchema = Joi.object({
+export const ruleSchema = Joi.object({
   kind: Joi.string().valid("knee-bend", "shin-forward", "no-load-on-back", "own-words").required(),
   maxDeg: Joi.number().when("kind", { is: Joi.valid("knee-bend", "shin-forward"), then: Joi.required(), otherwise: Joi.forbidden() }),
   text: Joi.string().when("kind", { is: "own-words", then: Joi.required(), otherwise: Joi.forbidden() }),
@@ -86,23 +78,16 @@ const ceilingSchema = Joi.object({
 });
 
 const increment = Joi.number().positive();
-const subjectKeys = { body: bodyMeasureSchema.required(), posture: postureSchema, leadSide: side.required() };
-
-export interface SubjectInput {
-  body: BodyMeasure;
-  posture?: PostureRule;
-  leadSide: Side;
-}
-
 export interface DemandInput extends SubjectInput {
   variationId: string;
   setting: Setting;
 }
-export const demandInputSchema = Joi.object<DemandInput>({
+const variationDemandSchema = Joi.object<DemandInput>({
   ...subjectKeys,
   variationId: variationId.required(),
   setting: settingSchema.required(),
-}).required();
+});
+export const demandInputSchema = either<DemandInput | TemplateDemandInput>(templateDemandSchema, variationDemandSchema);
 
 export interface SolveInput extends DemandInput {
   lever: LeverId;
@@ -113,7 +98,7 @@ export interface SolveInput extends DemandInput {
   target: number;
   increment?: number;
 }
-export const solveInputSchema = demandInputSchema.append<SolveInput>({
+const variationSolveSchema = variationDemandSchema.append<SolveInput>({
   lever: lever.required(),
   low: Joi.number().required(),
   high: Joi.number().greater(Joi.ref("low")).required(),
@@ -124,6 +109,8 @@ export const solveInputSchema = demandInputSchema.append<SolveInput>({
   target: Joi.number().required(),
   increment,
 });
+
+export const solveInputSchema = either<SolveInput | TemplateSolveInput>(templateSolveSchema, variationSolveSchema);
 
 export interface FitInput extends SubjectInput {
   limits?: Limit[];
@@ -191,7 +178,7 @@ export interface MatchInput extends SubjectInput {
   side: "left" | "right" | "both";
 }
 const chosenKeys = { variationId: variationId.required(), setting: settingSchema.required() };
-export const matchInputSchema = Joi.object<MatchInput>({
+const variationMatchSchema = Joi.object<MatchInput>({
   ...subjectKeys,
   from: Joi.object(chosenKeys).required(),
   to: Joi.object({
@@ -207,12 +194,31 @@ export const matchInputSchema = Joi.object<MatchInput>({
   side: channelSide.required(),
 }).required();
 
+export const matchInputSchema = Joi.alternatives<MatchInput | TemplateMatchInput>()
+  .conditional(Joi.object({ from: Joi.object({ template: Joi.exist() }).unknown() }).unknown(), {
+    then: templateMatchSchema,
+    otherwise: variationMatchSchema,
+  })
+  .required();
+
 export interface StairInput extends FitInput, Chosen {
   down?: number;
   up?: number;
+  /** The whole way to here instead of the treads around; levers in `order`. */
+  goal?: Chosen;
+  order?: LeverKind[];
 }
 const treadCount = Joi.number().integer().min(0).max(40);
-export const stairInputSchema = Joi.object<StairInput>({ ...fitKeys, ...chosenKeys, down: treadCount, up: treadCount }).required();
+export const stairInputSchema = Joi.object<StairInput>({
+  ...fitKeys,
+  ...chosenKeys,
+  down: treadCount,
+  up: treadCount,
+  goal: Joi.object(chosenKeys),
+  order: Joi.array()
+    .items(Joi.string().valid("support", "range", "load", "share"))
+    .unique(),
+}).required();
 
 export interface CalibrateInput {
   band?: BandTable;

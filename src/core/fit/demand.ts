@@ -48,7 +48,8 @@ function armsOf(body: Body, template: StandingTemplate): Arms {
   return arms === "hang" ? { kind: "hang", forwardM: 0 } : { kind: arms };
 }
 
-function depthOf({ seatHeightM, kneeFlexionDeg = 0 }: Setting): Depth {
+/** What the depth levers fix. */
+export function depthOf({ seatHeightM, kneeFlexionDeg = 0 }: Setting): Depth {
   return seatHeightM === undefined ? { by: "knee-flexion", kneeFlexionDeg } : { by: "seat-height", seatHeightM };
 }
 

@@ -2,6 +2,7 @@ import { GRAVITY_MPS2 } from "../units";
 import type { BridgePose, BridgeSetting } from "./bridge";
 import type { FitChannelId, RankChannelId, SidedChannelId, WholeChannelId } from "./channels";
 import type { LegPressPose } from "./leg-press";
+import type { Prepared } from "./prepared";
 import type { LegDemand, Load, StandingPose, StandingSetting } from "./standing.types";
 
 /** Everything a pose asks, channel by channel: for the working leg, the other one, and the whole body. */
@@ -13,23 +14,38 @@ export interface Readings {
   ranks: Record<RankChannelId, number>;
 }
 
-/** One channel of a standing pose, for a leg where it has a side. */
-export function standingValue(pose: StandingPose, channel: FitChannelId, leg: "lead" | "trail"): number {
+/** One channel off one leg's demands and angles, or off the low back. */
+function fitValue(
+  channel: FitChannelId,
+  demand: LegDemand,
+  leg: Pick<LegAngles, "kneeFlexionDeg" | "shankLeanDeg">,
+  backN: number,
+): number {
   switch (channel) {
     case "kneecapStress":
-      return pose[leg].kneecapStressMPa;
+      return demand.kneecapStressMPa;
     case "kneeMoment":
-      return pose[leg].kneeMomentNm;
+      return demand.kneeMomentNm;
     case "hipMoment":
-      return pose[leg].hipMomentNm;
+      return demand.hipMomentNm;
     case "lowBackCompression":
-      return pose.lowBackCompressionN;
+      return backN;
     case "kneeFlexion":
-      return leg === "lead" ? pose.kneeFlexionDeg : pose.trailLeg.kneeFlexionDeg;
+      return leg.kneeFlexionDeg;
     case "shankLean":
-      return leg === "lead" ? pose.shankLeanDeg : pose.trailLeg.shankLeanDeg;
+      return leg.shankLeanDeg;
   }
 }
+
+/** One channel of a standing pose, for a leg where it has a side. */
+export const standingValue = (pose: StandingPose, channel: FitChannelId, leg: "lead" | "trail"): number =>
+  fitValue(channel, pose[leg], leg === "lead" ? pose : pose.trailLeg, pose.lowBackCompressionN);
+
+/** The same of a prepared set-up, as last solved. */
+export const preparedValue = (p: Prepared, channel: FitChannelId, leg: "lead" | "trail"): number =>
+  leg === "lead"
+    ? fitValue(channel, p.leadDemand, p.lead, p.lowBack.compressionN)
+    : fitValue(channel, p.trailDemand, p.trail, p.lowBack.compressionN);
 
 interface LegAngles {
   kneeFlexionDeg: number;

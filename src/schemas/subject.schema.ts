@@ -1,0 +1,29 @@
+import Joi from "joi";
+import { type BodyMeasure, type PostureRule, SHANK_RULES, type Side } from "../core";
+import { bodyMeasureSchema } from "./body.schema";
+import { side, within } from "./fields";
+
+const postureSchema = Joi.alternatives().conditional(".kind", {
+  is: "measured",
+  then: Joi.object({
+    kind: Joi.string().valid("measured").required(),
+    kneeFlexionDeg: within({ min: 10, max: 150 }).required(),
+    shankLeanDeg: within({ min: 0, max: 45 }).required(),
+    pressureFraction: within({ min: 0.05, max: 0.95 }).required(),
+  }),
+  otherwise: Joi.object({
+    kind: Joi.string().valid("named").required(),
+    name: Joi.string()
+      .valid(...Object.keys(SHANK_RULES))
+      .required(),
+  }),
+});
+
+/** Whose body, how it moves, and which side to watch. */
+export const subjectKeys = { body: bodyMeasureSchema.required(), posture: postureSchema, leadSide: side.required() };
+
+export interface SubjectInput {
+  body: BodyMeasure;
+  posture?: PostureRule;
+  leadSide: Side;
+}
