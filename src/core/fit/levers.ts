@@ -2,7 +2,7 @@ import { LEVERS, type LeverId, type LeverRange, type Setting, type Variation } f
 import type { Judgement } from "./candidate";
 
 /** Floating steps drift; a seat of 0.5800000001 m is not a seat. */
-const roundTo = (value: number, increment: number): number => Number((Math.round(value / increment) * increment).toPrecision(12));
+const roundTo = (value: number, increment: number): number => Math.round(Math.round(value / increment) * increment * 1e9) / 1e9;
 
 /** The values of a lever that the equipment on hand allows, easiest first. */
 export function leverValues({ lever, min, max }: LeverRange, increment: number): number[] {

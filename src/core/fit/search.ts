@@ -20,7 +20,13 @@ export interface Candidate extends Judgement {
  * for a handful of poses: demand rises along a lever's hard direction, and seats out of reach lie at its easy end.
  * Null when no value does.
  */
-function solveLever(context: FitContext, variation: Variation, setting: Setting, range: LeverRange, useFraction: number): number | null {
+export function hardestWithin(
+  context: FitContext,
+  variation: Variation,
+  setting: Setting,
+  range: LeverRange,
+  useFraction: number,
+): number | null {
   const all = leverValues(range, context.increments[range.lever]);
   const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
   const tooHigh = (value: number): boolean => {
@@ -43,7 +49,7 @@ function solveSetting(context: FitContext, variation: Variation, start: Setting,
   for (const lever of SOLVED_LEVERS) {
     const range = rangeOf(variation, lever);
     if (!range) continue;
-    const solved = solveLever(context, variation, setting, range, useFraction);
+    const solved = hardestWithin(context, variation, setting, range, useFraction);
     if (solved !== null) return { setting: withLever(setting, lever, solved), met: true };
     setting = withLever(setting, lever, easiestReachable(context, variation, setting, range));
   }

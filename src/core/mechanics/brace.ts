@@ -8,7 +8,8 @@ export function writeMoments(p: Prepared, braceN: number): void {
   const { body, lead, trail, setting, sumFxN, sumFyN, shareFraction } = p;
   const isSame = setting.trail.kind === "same";
   const trailShare = setting.trail.kind === "free" ? 0 : 1 - shareFraction;
-  const [trailX, trailY] = isSame ? [p.pressureXM, p.pressureYM] : [p.trailXM, p.trailYM];
+  const trailX = isSame ? p.pressureXM : p.trailXM;
+  const trailY = isSame ? p.pressureYM : p.trailYM;
   p.leadDemand.shareFraction = shareFraction;
   p.trailDemand.shareFraction = trailShare;
   writeLegMoments(

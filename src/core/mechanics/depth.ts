@@ -59,8 +59,8 @@ export function kneeFlexionDegOf(body: Body, setting: StandingSetting, depth: De
   const hipHeightM = hipHeightGivenM(body, depth) ?? NaN;
   const excessM = (kneeDeg: number): number => {
     const shankDeg = shankLeanDeg(body, setting, kneeDeg);
-    const [shank, thigh] = [Math.cos(radFromDeg(shankDeg)), Math.cos(radFromDeg(kneeDeg - shankDeg))];
-    return ankleM + body.shankM * shank + body.thighM * thigh - hipHeightM;
+    const thighDeg = kneeDeg - shankDeg;
+    return ankleM + body.shankM * Math.cos(radFromDeg(shankDeg)) + body.thighM * Math.cos(radFromDeg(thighDeg)) - hipHeightM;
   };
   if (!(excessM(0) * excessM(KNEE_FLEXION_MAX_DEG) <= 0)) return "hip-height-unreachable";
   return brent(excessM, 0, KNEE_FLEXION_MAX_DEG);

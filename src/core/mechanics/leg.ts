@@ -66,7 +66,8 @@ export function raiseLeg(body: Body, leg: Leg, sinShank: number, cosShank: numbe
 
 /** The same from angles. */
 export function placeLeg(body: Body, leg: Leg, kneeFlexionDeg: number, shankLeanDeg: number): void {
-  const [shank, knee] = [radFromDeg(shankLeanDeg), radFromDeg(kneeFlexionDeg)];
+  const shank = radFromDeg(shankLeanDeg);
+  const knee = radFromDeg(kneeFlexionDeg);
   leg.kneeFlexionDeg = kneeFlexionDeg;
   leg.shankLeanDeg = shankLeanDeg;
   raiseLeg(body, leg, Math.sin(shank), Math.cos(shank), Math.sin(knee), Math.cos(knee));

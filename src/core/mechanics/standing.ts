@@ -57,7 +57,8 @@ export function solveStanding(p: Prepared, depth: Depth): PoseFailure | null {
   writeKneeTissue(p.leadDemand, body, lead);
   writeKneeTissue(p.trailDemand, body, p.trail);
   writeUpperForces(upper, p.upper, "above", p.sinTrunk, p.cosTrunk, lead.hipXM, lead.hipYM, p.solvedN);
-  const [l5X, l5Y] = [body.l5M * p.sinTrunk, body.l5M * p.cosTrunk]; // from the hip
+  const l5X = body.l5M * p.sinTrunk; // from the hip
+  const l5Y = body.l5M * p.cosTrunk;
   const flexingNm = l5X * upper.fyN - l5Y * upper.fxN - upper.hipMomentNm;
   writeLowBack(p.lowBack, flexingNm, upper.fxN, upper.fyN, p.sinTrunk, p.cosTrunk);
   return null;

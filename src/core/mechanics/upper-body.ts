@@ -1,5 +1,5 @@
 import type { Body } from "../body/body";
-import { cosDeg, GRAVITY_MPS2, sinDeg } from "../units";
+import { cosDeg, GRAVITY_MPS2, radFromDeg, sinDeg } from "../units";
 import { footComPoint } from "./foot";
 import type { Arms, Assist, Load, StandingSetting, Trail } from "./standing.types";
 
@@ -168,16 +168,20 @@ function assistPoint(body: Body, at: Assist["at"], hand: TrunkPoint): TrunkPoint
 }
 
 function readyAssist(body: Body, { at, force }: Assist, hand: TrunkPoint): ReadyAssist {
-  const place = { at: assistPoint(body, at, hand), isAboveL5: at !== "pelvis" };
-  if (force.kind === "anchor") {
-    const [anchorXM, anchorYM] = force.anchor;
-    return { ...place, magnitudeN: force.magnitudeN, direction: { anchorXM, anchorYM } };
+  const point = assistPoint(body, at, hand);
+  const isAboveL5 = at !== "pelvis";
+  switch (force.kind) {
+    case "anchor": {
+      const [anchorXM, anchorYM] = force.anchor;
+      return { at: point, magnitudeN: force.magnitudeN, direction: { anchorXM, anchorYM }, isAboveL5 };
+    }
+    case "angle": {
+      const rad = radFromDeg(force.directionDeg);
+      return { at: point, magnitudeN: force.magnitudeN, direction: { xFraction: Math.cos(rad), yFraction: Math.sin(rad) }, isAboveL5 };
+    }
+    case "components":
+      return { at: point, magnitudeN: 1, direction: { xFraction: force.fxN, yFraction: force.fyN }, isAboveL5 };
   }
-  if (force.kind === "angle") {
-    const direction = { xFraction: cosDeg(force.directionDeg), yFraction: sinDeg(force.directionDeg) };
-    return { ...place, magnitudeN: force.magnitudeN, direction };
-  }
-  return { ...place, magnitudeN: 1, direction: { xFraction: force.fxN, yFraction: force.fyN } };
 }
 
 export function upperBody(body: Body, { arms, loads, assists, trail }: StandingSetting): UpperBody {
@@ -223,13 +227,15 @@ export function writeAssist(
   solvedN: number,
 ): void {
   const { at, direction } = assist;
-  const [x, y] = [pointX(at, sin, cos, hipXM), pointY(at, sin, cos, hipYM)];
+  const x = pointX(at, sin, cos, hipXM);
+  const y = pointY(at, sin, cos, hipYM);
   const magnitudeN = assist.magnitudeN ?? solvedN;
-  let [dx, dy] = [0, 0];
+  let dx = 0;
+  let dy = 0;
   if ("anchorXM" in direction) {
     dx = direction.anchorXM - hipXM - x;
     dy = direction.anchorYM - hipYM - y;
-    const distanceM = Math.hypot(dx, dy);
+    const distanceM = Math.sqrt(dx * dx + dy * dy);
     dx /= distanceM;
     dy /= distanceM;
   } else {

@@ -6,22 +6,30 @@ import { degFromRad } from "../units";
  * @throws RangeError if the ends do not bracket a root
  */
 export function brent(f: (x: number) => number, low: number, high: number, tolerance = 1e-12): number {
-  let [a, b] = [low, high];
-  let [fa, fb] = [f(a), f(b)];
+  let a = low;
+  let b = high;
+  let fa = f(a);
+  let fb = f(b);
   if (fa === 0) return a;
   if (fb === 0) return b;
   if (!(fa * fb < 0)) throw new RangeError(`no sign change between ${low} and ${high}`);
-  let [c, fc] = [a, fa];
+  let c = a;
+  let fc = fa;
   let step = b - a;
   let previousStep = step;
   for (let i = 0; i < 100; i++) {
     if (fb * fc > 0) {
-      [c, fc] = [a, fa];
+      c = a;
+      fc = fa;
       step = previousStep = b - a;
     }
     if (Math.abs(fc) < Math.abs(fb)) {
-      [a, b, c] = [b, c, b];
-      [fa, fb, fc] = [fb, fc, fb];
+      a = b;
+      b = c;
+      c = a;
+      fa = fb;
+      fb = fc;
+      fc = fa;
     }
     const tolerated = 2 * Number.EPSILON * Math.abs(b) + tolerance / 2;
     const half = (c - b) / 2;
@@ -50,7 +58,8 @@ export function brent(f: (x: number) => number, low: number, high: number, toler
         step = previousStep = half;
       }
     }
-    [a, fa] = [b, fb];
+    a = b;
+    fa = fb;
     b += Math.abs(step) > tolerated ? step : Math.sign(half) * tolerated;
     fb = f(b);
   }
@@ -78,7 +87,9 @@ export function rootsByScan(f: (x: number) => number, low: number, high: number,
  * values. `at` takes sine and cosine.
  */
 export function sinusoidRootsDeg(at: (sin: number, cos: number) => number, low: number, high: number): number[] {
-  const [r0, r90, r180] = [at(0, 1), at(1, 0), at(0, -1)];
+  const r0 = at(0, 1);
+  const r90 = at(1, 0);
+  const r180 = at(0, -1);
   const constant = (r0 + r180) / 2;
   const cosine = (r0 - r180) / 2;
   const sine = r90 - constant;
@@ -86,7 +97,8 @@ export function sinusoidRootsDeg(at: (sin: number, cos: number) => number, low: 
   const spread = Math.acos(-constant / Math.sqrt(sine * sine + cosine * cosine)); // NaN: it never gets to zero
   const first = wrappedDeg(degFromRad(middle - spread));
   const second = wrappedDeg(degFromRad(middle + spread));
-  const [a, b] = first < second ? [first, second] : [second, first];
+  const a = Math.min(first, second); // NaN for both where there is no root
+  const b = Math.max(first, second);
   if (a >= low && a <= high) return b <= high ? [a, b] : [a];
   return b >= low && b <= high ? [b] : [];
 }
@@ -109,16 +121,28 @@ export function rootNearZero(f: (x: number) => number, low: number, high: number
   const middle = Math.min(high, Math.max(low, 0));
   const start = f(middle);
   if (start === 0) return middle;
-  let [up, fUp, down, fDown] = [middle, start, middle, start];
-  const rootIn = (x0: number, f0: number, x1: number, f1: number): number | undefined =>
-    f1 === 0 ? x1 : f0 * f1 < 0 ? brent(f, x0, x1) : undefined;
+  let up = middle;
+  let fUp = start;
+  let down = middle;
+  let fDown = start;
   while (up < high || down > low) {
-    const [upper, lower] = [Math.min(high, up + step), Math.max(low, down - step)];
-    const [fUpper, fLower] = [up < high ? f(upper) : NaN, down > low ? f(lower) : NaN];
-    const [above, below] = [rootIn(up, fUp, upper, fUpper), rootIn(down, fDown, lower, fLower)];
+    const upper = Math.min(high, up + step);
+    const lower = Math.max(low, down - step);
+    const fUpper = up < high ? f(upper) : NaN;
+    const fLower = down > low ? f(lower) : NaN;
+    const above = rootIn(f, up, fUp, upper, fUpper);
+    const below = rootIn(f, down, fDown, lower, fLower);
     if (above !== undefined && below !== undefined) return Math.abs(above) <= Math.abs(below) ? above : below;
     if (above !== undefined || below !== undefined) return above ?? below;
-    [up, fUp, down, fDown] = [upper, fUpper, lower, fLower];
+    up = upper;
+    fUp = fUpper;
+    down = lower;
+    fDown = fLower;
   }
   return undefined;
+}
+
+function rootIn(f: (x: number) => number, x0: number, f0: number, x1: number, f1: number): number | undefined {
+  if (f1 === 0) return x1;
+  return f0 * f1 < 0 ? brent(f, x0, x1) : undefined;
 }
