@@ -6,7 +6,7 @@ export { type Issue, type Parsed, unreachable } from "./reasons";
 export { BALL_FRACTION } from "./body/segments.data";
 export { type Body, BODY_LIMITS, bodyFromMeasure, type BodyMeasure, type BodyOverrides, type Sex } from "./body/body";
 export { assistBounds } from "./mechanics/assist-bounds";
-export { bandTension, type BandTable } from "./mechanics/band";
+export * from "./mechanics/band";
 export { BRIDGE_DEFAULTS, bridgePose, type BridgeResult, type BridgeSetting } from "./mechanics/bridge";
 export { LEG_PRESS_DEFAULTS, legPress, type LegPressSetting } from "./mechanics/leg-press";
 export * from "./mechanics/levers";

@@ -5,6 +5,12 @@ export interface BandTable {
   points: readonly { lengthM: number; tensionN: number }[];
 }
 
+/** A band with the name it has in the studio. */
+export interface MeasuredBand extends BandTable {
+  name: string;
+}
+export const BAND_LIMITS = { lengthM: { min: 0.1, max: 4 }, tensionN: { min: 0, max: 1000 }, pointCount: { min: 1, max: 3 } } as const;
+
 /** Tension at a length: nothing at rest, straight between the measured points, the last slope beyond them and said so (E21). */
 export function bandTension({ restM, points }: BandTable, lengthM: number): { tensionN: number; isExtrapolated: boolean } {
   if (lengthM <= restM) return { tensionN: 0, isExtrapolated: false };

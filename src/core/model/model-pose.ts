@@ -1,4 +1,5 @@
 import type { Body } from "../body/body";
+import type { BandTable } from "../mechanics/band";
 import { assistBounds } from "../mechanics/assist-bounds";
 import { bridgePose, type BridgePose, type BridgeSetting } from "../mechanics/bridge";
 import {
@@ -26,6 +27,8 @@ import type { SceneProp } from "./scene";
 export interface Who {
   body: Body;
   posture: PostureRule;
+  /** The band in hand, as it was measured; a middling one stands in, and says so, until one is. */
+  band?: BandTable | null;
 }
 
 /** Any template's pose in one shape: what is drawn, and every channel with its unit and trust. */

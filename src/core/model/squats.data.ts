@@ -52,8 +52,12 @@ const leaning = (who: Who, kneeDeg: number, shinDeg: number, trunkDeg: number): 
     assists: [{ at: "wall", force: { kind: "angle", magnitudeN: null, directionDeg: 0 } }],
   });
 
+/** Pulls 12 kg at half as long again: what stands in for a band that nobody has measured. */
+const UNMEASURED: BandTable = { restM: 0.9, points: [{ lengthM: 1.35, tensionN: 12 * 9.81 }] };
+
 /** The band hangs from above and is as long as the chest is low: length, pull and pose are found together. */
-function bandSquat(who: Who, kneeDeg: number, anchorM: number, band: BandTable): ModelResult {
+function bandSquat(who: Who, kneeDeg: number, anchorM: number): ModelResult {
+  const band = who.band ?? UNMEASURED;
   const at = (magnitudeN: number): StandingSetting =>
     standing(who, {
       depth: byKnee(kneeDeg),
@@ -61,16 +65,22 @@ function bandSquat(who: Who, kneeDeg: number, anchorM: number, band: BandTable):
       assists: [{ at: "chest", force: { kind: "angle", magnitudeN, directionDeg: 90 } }],
     });
   const chest = (pose: StandingPose): Point => pose.assistForces[0]?.at ?? pose.shoulder;
+  const lengthM = (pose: StandingPose): number => anchorM - chest(pose)[1];
   const excessN = (pullN: number): number => {
     const pose = standingPose(who.body, at(pullN));
-    return pose.ok ? bandTension(band, anchorM - chest(pose)[1]).tensionN - pullN : NaN;
+    return pose.ok ? bandTension(band, lengthM(pose)).tensionN - pullN : NaN;
   };
   const mostN = 0.9 * who.body.massKg * 9.81;
   const [none, most] = [excessN(0), excessN(mostN)];
   if (Number.isNaN(none)) return standingModel(who.body, at(0), "B");
   if (most > 0) return { ok: false, reason: "assist-overload" };
   const pullN = none <= 0 || Number.isNaN(most) ? Math.max(0, none) : brent(excessN, 0, mostN, 1e-6);
-  return standingModel(who.body, at(pullN), "B", (pose) => [{ kind: "band", from: chest(pose), to: [chest(pose)[0], anchorM] }]);
+  const hung = standingPose(who.body, at(pullN));
+  const result = standingModel(who.body, at(pullN), "B", (pose) => [{ kind: "band", from: chest(pose), to: [chest(pose)[0], anchorM] }]);
+  if (!result.ok || !hung.ok) return result;
+  const { isExtrapolated } = bandTension(band, lengthM(hung));
+  const notes = [...(who.band ? [] : ["band-unmeasured"]), ...(isExtrapolated ? ["band-extrapolated"] : [])];
+  return { ...result, warnings: [...result.warnings, ...notes] };
 }
 
 export const SQUAT_MODELS: readonly ModelTemplate[] = [
@@ -230,11 +240,10 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
     levers: {
       knee: KNEE,
       anchor: length("Height of the anchor", 1.9, 3.2, 2.5),
-      rest: length("Band's length at rest", 0.3, 1.5, 0.9),
-      stretch: force("Its pull half as long again", 2 * 9.81, 60 * 9.81, 12 * 9.81),
     },
+    needsBand: true,
     movement: { lever: "knee", from: 5, to: 90 },
-    pose: (who, v) => bandSquat(who, v.knee, v.anchor, { restM: v.rest, points: [{ lengthM: 1.5 * v.rest, tensionN: v.stretch }] }),
+    pose: (who, v) => bandSquat(who, v.knee, v.anchor),
     shin: "rule",
     cannotSay: "Wear and speed: a band's pull is known to about 15 % either way, and only between its measured lengths.",
   }),

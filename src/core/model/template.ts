@@ -23,6 +23,8 @@ export interface ModelTemplate {
   pose: (who: Who, values: Readonly<Record<string, number>>) => ModelResult;
   /** What says how the shin leans: the client's posture rule, a lever here, balance under a kept trunk, or nothing. */
   shin: "rule" | "lever" | "balance" | "none";
+  /** Hangs in a band: the one in hand decides. */
+  needsBand?: true;
   cannotSay: string;
 }
 
@@ -34,6 +36,7 @@ interface Row<K extends string> {
   movement: { lever: NoInfer<K>; from: number; to: number };
   pose: (who: Who, v: Readonly<Record<NoInfer<K>, number>>) => ModelResult;
   shin: ModelTemplate["shin"];
+  needsBand?: true;
   cannotSay: string;
 }
 

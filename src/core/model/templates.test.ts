@@ -90,8 +90,17 @@ describe("what the templates say", () => {
     );
   });
   test("a stiffer band carries more and leaves the knee less", () => {
-    const [soft, stiff] = [poseOf("band-squat", { stretch: 5 * 9.81 }), poseOf("band-squat", { stretch: 20 * 9.81 })];
-    expect(row(stiff, "kneeMoment").lead.head).toBeLessThan(row(soft, "kneeMoment").lead.head);
+    const hung = (tensionN: number, lengthM = 1.35): ModelPose => {
+      const band = { restM: 0.9, points: [{ lengthM, tensionN }] };
+      const pose = templateOf("band-squat").pose({ body: BODY, posture: DEFAULT_POSTURE, band }, {});
+      if (!pose.ok) throw new Error(pose.reason);
+      return pose;
+    };
+    expect(row(hung(20 * 9.81), "kneeMoment").lead.head).toBeLessThan(row(hung(5 * 9.81), "kneeMoment").lead.head);
+    // hung at some 1.5 m: past what was measured to 1.35 m, within what was measured to 1.8 m
+    expect(hung(12 * 9.81).warnings).toContain("band-extrapolated");
+    expect(hung(24 * 9.81, 1.8).warnings).not.toContain("band-extrapolated");
+    expect(poseOf("band-squat").warnings).toContain("band-unmeasured");
   });
   test("wide legs give the belly more room", () => {
     expect(row(poseOf("wide-squat", { apart: 30 }), "bellyRoom").lead.head).toBeGreaterThan(

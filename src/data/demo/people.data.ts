@@ -1,4 +1,4 @@
-import type { BodyOverrides, CalmPoseFact, ClientProfile, DailyTask, Limit, Setting } from "../../core";
+import type { BodyOverrides, CalmPoseFact, ClientProfile, DailyTask, Limit, MeasuredBand, Setting } from "../../core";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
 type InDays<T, Keys extends keyof T> = Omit<T, Keys> & { [K in Keys]: number | null };
@@ -19,6 +19,27 @@ export interface DemoClient {
   /** How the simulated joint behaves; the rules never see it. */
   joint: { toleratedUse: number; gainPerSession: number; setback: { atSession: number; drop: number } | null };
 }
+
+/** Bands of the studio, as a hand scale read them. */
+export const DEMO_BANDS: readonly MeasuredBand[] = [
+  {
+    name: "long loop by the window",
+    restM: 1.0,
+    points: [
+      { lengthM: 1.3, tensionN: 6 * 9.81 },
+      { lengthM: 1.6, tensionN: 10 * 9.81 },
+      { lengthM: 1.9, tensionN: 13 * 9.81 },
+    ],
+  },
+  {
+    name: "short stiff one",
+    restM: 0.6,
+    points: [
+      { lengthM: 0.9, tensionN: 9 * 9.81 },
+      { lengthM: 1.2, tensionN: 15 * 9.81 },
+    ],
+  },
+];
 
 /** Three invented clients of the studio above the chandlery. */
 export const DEMO_CLIENTS: readonly DemoClient[] = [

@@ -2,7 +2,8 @@ import { today as todayIn } from "@internationalized/date";
 import { hashPassword } from "better-auth/crypto";
 import { MemberRow, StudioRow } from "../entities";
 import { getOrm, inTransaction, openOwnerOrm } from "../orm";
-import { DEMO_CLIENTS } from "./people.data";
+import { addBand } from "../repos/client.repo";
+import { DEMO_BANDS, DEMO_CLIENTS } from "./people.data";
 import { demoId, tellStory } from "./story";
 
 const TIME_ZONE = "Europe/Copenhagen";
@@ -44,6 +45,7 @@ async function seed(): Promise<string> {
     throw new Error("The demo data was cut short last time. Start it over: npm run demo -- --reset");
   const today = todayIn(TIME_ZONE).toString();
   for (const { key, name } of STUDIOS) await em.insert(StudioRow, { id: demoId(key), name, timeZone: TIME_ZONE });
+  for (const band of DEMO_BANDS) await addBand({ studioId: demoId("quayside"), actorId: "demo-quayside" }, em, band, today);
   const stories = STUDIOS.flatMap(({ key, clients }) =>
     clients.map((person) => ({ person, scope: { studioId: demoId(key), actorId: `demo-${key}` } })),
   );

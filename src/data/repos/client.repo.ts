@@ -1,7 +1,19 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Ceiling, CeilingDraft, ClientLine, ClientProfile, DailyTask, Day, Limit, MeasureFact, PostureRule } from "../../core";
+import type {
+  Ceiling,
+  CeilingDraft,
+  ClientLine,
+  ClientProfile,
+  DailyTask,
+  Day,
+  Limit,
+  MeasuredBand,
+  MeasureFact,
+  PostureRule,
+} from "../../core";
 import { ENGINE_VERSION } from "../../core";
 import {
+  BandRow,
   BodyMeasureRow,
   CalmPoseRow,
   CeilingRow,
@@ -128,6 +140,19 @@ export async function addCeiling(scope: Scope, em: EntityManager, clientId: stri
   };
   await em.insert(CeilingRow, row);
   await audit(scope, em, "set", "ceiling", row.id);
+}
+
+/** Bands of the studio as they were last pulled, by name. */
+export async function listBands({ studioId }: Scope, em: EntityManager): Promise<MeasuredBand[]> {
+  const rows = await em.find(BandRow, { studioId }, { orderBy: { createdAt: "asc", id: "asc" } });
+  const latest = new Map(rows.map(({ name, restM, points }) => [name, { name, restM, points }]));
+  return [...latest.values()].toSorted((a, b) => a.name.localeCompare(b.name));
+}
+
+export async function addBand(scope: Scope, em: EntityManager, band: MeasuredBand, day: Day): Promise<void> {
+  const row = { ...stamp(scope), day, ...band };
+  await em.insert(BandRow, row);
+  await audit(scope, em, "measured", "band", row.id);
 }
 
 export async function addClearance(

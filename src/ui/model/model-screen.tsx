@@ -6,6 +6,7 @@ import styled from "styled-components";
 import {
   bodyFromMeasure,
   type BodyMeasure,
+  type MeasuredBand,
   MODEL_GROUPS,
   MODEL_TEMPLATES,
   type ModelGroup,
@@ -23,6 +24,7 @@ import { Ask } from "../kit/why";
 import { modelFailureText, modelLeverText, modelWarningText } from "../text/model-text";
 import { postureText } from "../text/posture-text";
 import { lengthText, massText, statureText, type UnitSystem } from "../text/quantity-text";
+import { BandCard } from "./band-card";
 import { ChannelTable } from "./channel-table";
 import { ModelFigure } from "./model-figure";
 
@@ -75,28 +77,32 @@ export interface ModelScreenProps {
   measure: BodyMeasure;
   posture: PostureRule;
   units: UnitSystem;
+  /** The studio's bands, as they were measured. */
+  bands: readonly MeasuredBand[];
   /** What to show first: a template and values of its levers, as another screen had them. */
   shown: { id: string; values: Record<string, number> } | null;
 }
 
 /** The template in hand, its levers' values, and the body it is tried on. */
-function useModel({ measure, posture, shown }: ModelScreenProps) {
+function useModel({ measure, posture, shown, bands }: ModelScreenProps) {
   const [templateId, setTemplateId] = useState(shown?.id ?? "squat");
   const [all, setAll] = useState<Record<string, Record<string, number>>>(shown ? { [shown.id]: shown.values } : {});
   const [tried, setTried] = useState(measure);
   const template = MODEL_TEMPLATES.find(({ id }) => id === templateId) ?? MODEL_TEMPLATES[0];
   if (!template) throw new RangeError("no templates");
   const values = { ...startValues(template), ...all[template.id] };
-  const who = useMemo(() => ({ body: bodyFromMeasure(tried), posture }), [tried, posture]);
+  const [bandName, setBandName] = useState(bands[0]?.name ?? null);
+  const band = bands.find(({ name }) => name === bandName) ?? null;
+  const who = useMemo(() => ({ body: bodyFromMeasure(tried), posture, band }), [tried, posture, band]);
   const setLever = (lever: string, value: number): void =>
     setAll((now) => ({ ...now, [template.id]: { ...now[template.id], [lever]: value } }));
-  return { template, values, who, tried, setTried, setTemplateId, setLever };
+  return { template, values, who, tried, setTried, setTemplateId, setLever, bandName, setBandName };
 }
 
 /** The body model laid open: any template on this body or another, every channel with unit and trust, and its limits. */
 export function ModelScreen(props: ModelScreenProps) {
   const { measure, posture, units } = props;
-  const { template, values, who, tried, setTried, setTemplateId, setLever } = useModel(props);
+  const { template, values, who, tried, setTried, setTemplateId, setLever, bandName, setBandName } = useModel(props);
   const [isPlaying, setPlaying] = useState(false);
   const [isBodyOpen, setBodyOpen] = useState(false);
   usePlayed(isPlaying, template.movement, (value) => setLever(template.movement.lever, value));
@@ -129,6 +135,7 @@ export function ModelScreen(props: ModelScreenProps) {
                 onChange={(value) => setLever(lever.id, value)}
               />
             ))}
+            {template.needsBand && <BandCard bands={props.bands} name={bandName} units={units} onPick={setBandName} />}
             <Button onPress={() => setPlaying(!isPlaying)}>{isPlaying ? "Stop" : "Play the movement"}</Button>
           </Stack>
         </Card>

@@ -2,6 +2,8 @@ import {
   type ChannelId,
   type ChannelRow,
   CHANNELS,
+  kgfFromN,
+  lbFromKg,
   type ModelLever,
   type NumberChannel,
   type NumberChannelId,
@@ -38,31 +40,37 @@ const NAMES: Readonly<Record<ChannelId, string>> = {
 };
 export const modelChannelName = (id: ChannelId): string => NAMES[id];
 
-/** Forces that a hand or floor scale reads are told in its units. */
-const AS_WEIGHT: readonly NumberChannelId[] = ["spineLoad", "handWeight"];
+const noMinusZero = (value: number, digits: number): string => value.toFixed(digits).replace(/^-(0(?:\.0+)?)$/, "$1");
 
-function valueText(channel: NumberChannelId, value: number, units: UnitSystem): string {
-  if (AS_WEIGHT.includes(channel)) return value > 0 ? handText(value, units) : "none";
+/** A channel's number, rounded as it is told, and what stands after it. */
+function parts(channel: NumberChannelId, value: number, units: UnitSystem): [number: string, unit: string] {
   const { unit }: NumberChannel = CHANNELS[channel];
+  if (AS_WEIGHT.includes(channel)) {
+    const kg = kgfFromN(value);
+    return units === "metric" ? [noMinusZero(kg, kg < 10 ? 1 : 0), " kg"] : [noMinusZero(lbFromKg(kg), 0), " lb"];
+  }
   switch (unit) {
     case "deg":
-      return angleText(value);
+      return [noMinusZero(value, 0), "°"];
     case "s":
-      return value > 0 ? secondsText(value) : "none";
+      return [noMinusZero(value, 0), " s"];
     case "MPa":
-      return `${noMinusZero(value, 1)} MPa`;
+      return [noMinusZero(value, 1), " MPa"];
     case "BW":
-      return `${noMinusZero(value, 1)} × body`;
+      return [noMinusZero(value, 1), " × body"];
     case "":
-      return noMinusZero(value, 2);
+      return [noMinusZero(value, 2), ""];
     case "Nm":
     case "N":
-      return `${noMinusZero(value, 0)} ${unit}`;
+      return [noMinusZero(value, 0), ` ${unit}`];
     default:
       return unreachable(unit);
   }
 }
-const noMinusZero = (value: number, digits: number): string => value.toFixed(digits).replace(/^-(0(?:\.0+)?)$/, "$1");
+
+/** Forces that a hand or floor scale reads are told in its units; these and times are none when they are nothing. */
+const AS_WEIGHT: readonly NumberChannelId[] = ["spineLoad", "handWeight"];
+const MAY_BE_NONE: readonly NumberChannelId[] = [...AS_WEIGHT, "lyingTime"];
 
 /** A channel's value with its unit; rough ones only as a range, refused ones not at all. */
 export function rangeValueText(
@@ -72,13 +80,11 @@ export function rangeValueText(
 ): string {
   if (refused === "kneecap-past-90") return "no figure past 90°";
   if (refused === "knee-near-straight") return "no figure near straight";
-  const [low, head, high] = [range.low, range.head, range.high].map((value) => valueText(channel, value, units)) as [
-    string,
-    string,
-    string,
-  ];
-  if (low === high) return head;
-  return trust === "C" ? `${low} to ${high}` : `${head} (${low} to ${high})`;
+  if (MAY_BE_NONE.includes(channel) && range.high === 0) return "none";
+  const [head, unit] = parts(channel, range.head, units);
+  const [low, high] = [parts(channel, range.low, units)[0], parts(channel, range.high, units)[0]];
+  if (low === high) return `${head}${unit}`;
+  return trust === "C" ? `${low} to ${high}${unit}` : `${head}${unit} (${low} to ${high})`;
 }
 
 /** What set-ups usually ask of this channel, or null where nothing is usual. */
@@ -138,6 +144,8 @@ const WARNINGS: Readonly<Record<string, string>> = {
   "hip-limit": "past the usual range of the hip",
   "kneecap-extrapolated": "past 90° the kneecap's tables end",
   "hands-out-of-reach": "the hands do not reach that far",
+  "band-unmeasured": "no band measured yet: a middling one stands in",
+  "band-extrapolated": "stretched beyond the lengths it was measured at",
   slips: "a foot would slip on a usual floor",
   "brace-ignored": "feet at different heights: no bracing taken",
   "brace-friction-limited": "bracing is cut by the floor's grip",

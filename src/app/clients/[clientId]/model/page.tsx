@@ -1,5 +1,7 @@
 import { bodyMeasureOf, MODEL_TEMPLATES, postureOf } from "../../../../core";
 import { notFound } from "next/navigation";
+import { inTransaction } from "../../../../data/orm";
+import { listBands } from "../../../../data/repos/client.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { ModelScreen } from "../../../../ui/model/model-screen";
@@ -21,12 +23,13 @@ function shownFrom({ show, ...rest }: Record<string, string | string[] | undefin
 }
 
 export default async function ModelPage({ params, searchParams }: Props) {
-  const { unitSystem } = await requireSignedIn();
+  const { unitSystem, scope } = await requireSignedIn();
   const record = await requireRecord((await params).clientId);
   const measure = bodyMeasureOf(record);
   const shown = shownFrom(await searchParams);
+  const bands = await inTransaction((em) => listBands(scope, em));
   return measure ? (
-    <ModelScreen key={JSON.stringify(shown)} measure={measure} posture={postureOf(record)} units={unitSystem} shown={shown} />
+    <ModelScreen key={JSON.stringify(shown)} measure={measure} posture={postureOf(record)} units={unitSystem} bands={bands} shown={shown} />
   ) : (
     notFound()
   );

@@ -1,0 +1,19 @@
+import Joi from "joi";
+import { BAND_LIMITS, type MeasuredBand } from "../core";
+import { within, words } from "./fields";
+
+/** A band pulled by a hand scale: longer at every point than at rest. */
+export const bandSchema = Joi.object<MeasuredBand>({
+  name: words(40).required(),
+  restM: within(BAND_LIMITS.lengthM).required(),
+  points: Joi.array()
+    .items(
+      Joi.object({
+        lengthM: within(BAND_LIMITS.lengthM).greater(Joi.ref("....restM")).required(),
+        tensionN: within(BAND_LIMITS.tensionN).required(),
+      }),
+    )
+    .min(BAND_LIMITS.pointCount.min)
+    .max(BAND_LIMITS.pointCount.max)
+    .required(),
+});
