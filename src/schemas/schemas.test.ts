@@ -1,8 +1,9 @@
 import { describe, expect, test } from "vitest";
 import type Joi from "joi";
 import { variationById } from "../core";
-import { bodyMeasureSchema } from "./body.schema";
-import { clearanceSchema, newClientSchema } from "./client.schema";
+import { bandSchema } from "./band.schema";
+import { bodyMeasureSchema, newMeasureSchema } from "./body.schema";
+import { clearanceSchema, dailyHeightSchema, newClientSchema } from "./client.schema";
 import {
   calibrateInputSchema,
   decideInputSchema,
@@ -10,6 +11,7 @@ import {
   fitInputSchema,
   matchInputSchema,
   solveInputSchema,
+  stairInputSchema,
 } from "./core-input.schema";
 import { floorBatchSchema } from "./floor.schema";
 import { calmPoseSchema, liftSchema, newLimitSchema } from "./limit.schema";
@@ -52,6 +54,12 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
     bodyMeasureSchema,
     { ...BODY, thighM: 0.42, shankM: 0.41, trunkM: 0.5, bellyKg: 8, segmentTable: "winter" },
   ],
+  ["a body measured again", newMeasureSchema, { heightM: 1.68, massKg: 74, overrides: { thighM: 0.42, bellyKg: 8 } }],
+  ["a height of her day", dailyHeightSchema, { name: "sofa", kind: "seat", heightM: 0.42 }],
+  ["a height taken away", dailyHeightSchema, { name: "sofa", kind: "seat", heightM: null }],
+  ["a band", bandSchema, { name: "loop", restM: 0.9, points: [{ lengthM: 1.2, tensionN: 45 }] }],
+  ["a demand of a template", demandInputSchema, { ...SUBJECT, template: "leg-press", values: { knee: 80 } }],
+  ["a stair to a goal", stairInputSchema, { ...SUBJECT, ...CHOSEN, today: "2026-11-26", goal: CHOSEN, order: ["range", "load"] }],
   ["a client", newClientSchema, CLIENT],
   ["a clearance without a note", clearanceSchema, { by: "Dr Vane", role: "doctor", note: "" }],
   ["a limit with an end", newLimitSchema, LIMIT],
@@ -105,6 +113,40 @@ const BAD: readonly [string, Joi.Schema, unknown, string, string][] = [
   ["a mass that is not a number", bodyMeasureSchema, { ...BODY, massKg: NaN }, "massKg", "number.base"],
   ["a body of no sex table", bodyMeasureSchema, { heightM: 1.7, massKg: 70 }, "sex", "any.required"],
   ["a body with a slip in a key", bodyMeasureSchema, { ...BODY, hieghtM: 1.7 }, "hieghtM", "object.unknown"],
+  ["a belly of most of the mass", bodyMeasureSchema, { ...BODY, massKg: 60, bellyKg: 31 }, "bellyKg", "number.less"],
+  ["a thigh of 4 m", newMeasureSchema, { heightM: 1.68, massKg: 74, overrides: { thighM: 4 } }, "overrides.thighM", "number.max"],
+  [
+    "a belly of most of a measured mass",
+    newMeasureSchema,
+    { heightM: 1.68, massKg: 60, overrides: { bellyKg: 31 } },
+    "overrides.bellyKg",
+    "number.less",
+  ],
+  ["a step of a metre", dailyHeightSchema, { name: "wall", kind: "step", heightM: 1 }, "heightM", "number.max"],
+  ["a seat on the floor", dailyHeightSchema, { name: "mat", kind: "seat", heightM: 0.05 }, "heightM", "number.min"],
+  [
+    "a band shorter pulled than at rest",
+    bandSchema,
+    { name: "loop", restM: 0.9, points: [{ lengthM: 0.8, tensionN: 45 }] },
+    "points.0.lengthM",
+    "number.greater",
+  ],
+  ["a band of no points", bandSchema, { name: "loop", restM: 0.9, points: [] }, "points", "array.min"],
+  ["a template of no such name", demandInputSchema, { ...SUBJECT, template: "handstand" }, "template", "any.only"],
+  [
+    "a lever that the template has not",
+    demandInputSchema,
+    { ...SUBJECT, template: "squat", values: { sled: 5 } },
+    "values.sled",
+    "object.unknown",
+  ],
+  [
+    "an order said twice",
+    stairInputSchema,
+    { ...SUBJECT, ...CHOSEN, today: "2026-11-26", order: ["load", "load"] },
+    "order.1",
+    "array.unique",
+  ],
   ["a client without a name", newClientSchema, { ...CLIENT, name: "  " }, "name", "string.empty"],
   ["a client from the future", newClientSchema, { ...CLIENT, birthYear: 2030 }, "birthYear", "number.max"],
   ["agreed pain of 7", newClientSchema, { ...CLIENT, painLimitScore: 7 }, "painLimitScore", "number.max"],

@@ -2,14 +2,14 @@ import { UniqueConstraintViolationException } from "@mikro-orm/core";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { currentCeilings, currentPlan, DEFAULT_KIT, type Limit, variationById } from "../../core";
+import { bodyMeasureOf, currentCeilings, currentPlan, DEFAULT_KIT, fitContextOf, judge, type Limit, variationById } from "../../core";
 import { addDecision } from "../repos/plan.repo";
-import { addClearance, addLimit, liftLimit, listClients } from "../repos/client.repo";
+import { addBand, addClearance, addLimit, liftLimit, listBands, listClients, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
 import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
-import { raiseCeiling, recordCalmPose } from "./calibrate";
+import { raiseCeiling, recordCalmPose, recordMeasure } from "./calibrate";
 import { answerMorning } from "./morning";
 import { decideSession, keepRung, openSession } from "./plan";
 
@@ -237,6 +237,71 @@ describe("the loop on the database", () => {
   });
 });
 
+describe("a body measured again", () => {
+  const measure = (studio: TestStudio, more: object, massKg = 74) =>
+    inTest(orm, (em) =>
+      recordMeasure(studio.scope, em, studio.clientId, { day: "2026-10-05", heightM: 1.68, massKg, overrides: { ...more } }),
+    );
+  /** Use of the kneecap's ceiling at the calm seat itself: 1, as long as both are of the same body. */
+  const calmUse = async (studio: TestStudio): Promise<number | undefined> => {
+    const context = fitContextOf(await recordOf(studio), "2026-10-06", DEFAULT_KIT);
+    if (!context) throw new Error("no context");
+    const { uses } = judge(context, variationById("raised-sit-to-stand"), { seatHeightM: 0.58, shareFraction: 0.5 });
+    return uses.find(({ channel }) => channel === "kneecapStress")?.head;
+  };
+
+  test("by tape is the same body better known: posture and ceilings follow, the calm seat stays at its ceiling", async () => {
+    const studio = await makeStudio(orm);
+    expect(await calmUse(studio)).toBeCloseTo(1, 9);
+    const before = await recordOf(studio);
+    expect(await measure(studio, { thighM: 0.45, shankM: 0.4 })).toEqual({ ok: true });
+    const after = await recordOf(studio);
+    expect(bodyMeasureOf(after)).toMatchObject({ thighM: 0.45, shankM: 0.4, heightM: 1.68 });
+    expect(after.postures.length).toBe(before.postures.length + 1);
+    const [old, now] = [before, after].map(({ ceilings }) => currentCeilings(ceilings, "2026-10-06"));
+    expect(now?.map(({ channel }) => channel)).toEqual(old?.map(({ channel }) => channel));
+    expect(now?.[0]?.value).not.toBeCloseTo(old?.[0]?.value ?? NaN, 3);
+    expect(await calmUse(studio)).toBeCloseTo(1, 6);
+  });
+  test("as heavier is a body that has changed: its ceilings stay, and the calm seat asks more", async () => {
+    const studio = await makeStudio(orm);
+    const before = (await recordOf(studio)).ceilings.length;
+    expect(await measure(studio, {}, 82)).toEqual({ ok: true });
+    expect((await recordOf(studio)).ceilings).toHaveLength(before);
+    expect(await calmUse(studio)).toBeCloseTo(82 / 74, 2);
+  });
+  test("is refused whole where the measured shin can no longer be right", async () => {
+    const studio = await makeStudio(orm);
+    const before = await recordOf(studio);
+    expect(await measure(studio, { shankM: 0.25, thighM: 0.25 })).toMatchObject({ ok: false, refusal: { code: "seat-out-of-reach" } });
+    expect((await recordOf(studio)).measures).toEqual(before.measures);
+  });
+});
+
+describe("the heights of a client's day", () => {
+  test("count by name, the latest first, and can be taken away", async () => {
+    const studio = await makeStudio(orm);
+    const set = (name: string, heightM: number | null) =>
+      inTest(orm, (em) => setDailyHeight(studio.scope, em, studio.clientId, { name, kind: "seat", heightM }, "2026-10-05"));
+    await set("sofa", 0.4);
+    await set("toilet", 0.46);
+    await set("sofa", 0.43);
+    await set("toilet", null);
+    expect((await recordOf(studio)).dailyTasks).toEqual([{ name: "sofa", kind: "seat", heightM: 0.43 }]);
+  });
+});
+
+describe("the studio's bands", () => {
+  test("are as last measured, by name, and no other studio's", async () => {
+    const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
+    const band = (tensionN: number) => ({ name: "loop", restM: 0.9, points: [{ lengthM: 1.2, tensionN }] });
+    await inTest(orm, (em) => addBand(mine.scope, em, band(40), "2026-10-05"));
+    await inTest(orm, (em) => addBand(mine.scope, em, band(45), "2026-10-06"));
+    expect(await inTest(orm, (em) => listBands(mine.scope, em))).toEqual([band(45)]);
+    expect(await inTest(orm, (em) => listBands(theirs.scope, em))).toEqual([]);
+  });
+});
+
 describe("another studio", () => {
   test("sees none of this one's clients and can do nothing with their ids", async () => {
     const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
@@ -249,6 +314,8 @@ describe("another studio", () => {
     const refused = { ok: false, refusal: { code: "no-such-client" } };
     expect(await inTest(orm, (em) => keepRung(theirs.scope, em, mine.clientId, choice, "2026-10-06", DEFAULT_KIT))).toEqual(refused);
     expect(await inTest(orm, (em) => openSession(theirs.scope, em, mine.clientId, "2026-10-06"))).toEqual(refused);
+    const measure = { day: "2026-10-06", heightM: 1.7, massKg: 70 };
+    expect(await inTest(orm, (em) => recordMeasure(theirs.scope, em, mine.clientId, measure))).toEqual(refused);
     expect(await decide(as(theirs.scope), sessionId, "2026-10-07")).toEqual(refused);
     expect(await inTest(orm, (em) => answerMorning(theirs.scope, em, mine.clientId, { ...calm, sessionId }, "2026-10-07"))).toEqual(
       refused,
@@ -265,6 +332,8 @@ describe("another studio", () => {
       untilDay: null,
     };
     await expect(inTest(orm, (em) => addLimit(theirs.scope, em, mine.clientId, limit))).rejects.toThrow(/foreign key/);
+    const sofa = { name: "sofa", kind: "seat", heightM: 0.4 } as const;
+    await expect(inTest(orm, (em) => setDailyHeight(theirs.scope, em, mine.clientId, sofa, "2026-10-06"))).rejects.toThrow(/foreign key/);
   });
 });
 

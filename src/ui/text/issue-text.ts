@@ -22,6 +22,14 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   baselinePainScore: "Usual morning pain",
   painLimitScore: "Pain agreed during a set",
   note: "Note",
+  thighM: "Thigh",
+  shankM: "Lower leg",
+  trunkM: "Trunk",
+  bellyKg: "Belly",
+  kind: "Kind",
+  restM: "Length at rest",
+  lengthM: "Length pulled to",
+  tensionN: "Reading of the scale",
 };
 
 /** A problem with an input, in the trainer's words. */
@@ -33,6 +41,10 @@ export function issueText({ path, code, limit }: Issue): string {
       return `${name} is at least ${limit}.`;
     case "number.max":
       return `${name} is at most ${limit}.`;
+    case "number.less":
+      return `${name} is less than half of the mass.`;
+    case "number.greater":
+      return `${name} is more than the length at rest.`;
     case "any.required":
     case "string.empty":
     case "number.base":

@@ -1,5 +1,15 @@
 import { describe, expect, test } from "vitest";
-import { CATALOGUE, fitCatalogue, type DecisionReason, type FitReason, type Limit } from "../../core";
+import {
+  CATALOGUE,
+  type ChannelId,
+  CHANNELS,
+  type DecisionReason,
+  fitCatalogue,
+  type FitReason,
+  type Limit,
+  MODEL_TEMPLATES,
+  type NumberChannelId,
+} from "../../core";
 import { contextWith, kneeLimit } from "../../core/fit/fit.fixture";
 import { agoText, ageOn, dayText } from "./day-text";
 import { decisionReasonText, refusalText } from "./decision-text";
@@ -7,6 +17,7 @@ import { fitReasonText, openingText } from "./fit-text";
 import { issueText } from "./issue-text";
 import { leverValueText, settingText } from "./lever-text";
 import { limitText } from "./limit-text";
+import { modelChannelName, modelFailureText, modelLeverText, modelWarningText, rangeValueText, typicalText } from "./model-text";
 import { clockText, handText, lengthText, massText, percentRangeText, statureText } from "./quantity-text";
 
 const LIMITS: readonly Limit[] = [kneeLimit(95)];
@@ -32,6 +43,41 @@ describe("quantities", () => {
   test("of nothing are said as such", () => {
     expect(leverValueText("handForceN", 0, "metric")).toBe("none");
     expect(settingText({ seatHeightM: 0.6, handForceN: 0 }, "metric")).toBe("seat 60 cm, hands free");
+  });
+});
+
+describe("the model's words", () => {
+  const row = (channel: NumberChannelId, more: object = {}) =>
+    ({ reads: "number", channel, trust: "B", refused: null, lead: { low: 0, head: 0, high: 0 }, trail: null, ...more }) as const;
+  const range = (low: number, head: number, high: number) => ({ low, head, high });
+
+  test("tell an estimate with its range, and a rough one only as a range", () => {
+    expect(rangeValueText(row("kneeMoment"), range(25.6, 26.1, 28.4), "metric")).toBe("26 Nm (26 to 28)");
+    expect(rangeValueText(row("kneeMoment", { trust: "C" }), range(-3.2, 12, 40), "metric")).toBe("-3 to 40 Nm");
+    expect(rangeValueText(row("hipFlexion"), range(64, 64, 64), "metric")).toBe("64°");
+  });
+  test("keep silent where the model has nothing to say", () => {
+    expect(rangeValueText(row("kneecapStress", { refused: "kneecap-past-90" }), range(9, 9, 9), "metric")).toBe("no figure past 90°");
+    expect(rangeValueText(row("handWeight"), range(0, 0, 0), "metric")).toBe("none");
+    expect(rangeValueText(row("handWeight"), range(78.48, 78.48, 78.48), "imperial")).toBe("18 lb");
+  });
+  test("name every channel, say what is usual of it, and word every rank, lever and reason", () => {
+    for (const channel of Object.keys(CHANNELS) as ChannelId[]) {
+      isPlain(modelChannelName(channel));
+      if (CHANNELS[channel].reads === "rank") CHANNELS[channel].ranks.forEach(isPlain);
+      else expect(typicalText(channel as NumberChannelId, 74) ?? "0 to 1").toMatch(/^-?[\d.]+ to [\d.]+$/);
+    }
+    for (const { levers, name, cannotSay } of MODEL_TEMPLATES) {
+      [name, cannotSay].forEach(isPlain);
+      for (const lever of levers) expect(modelLeverText(lever, lever.start, "metric")).not.toMatch(/NaN|undefined/);
+    }
+    for (const { pose, levers } of MODEL_TEMPLATES)
+      for (const { id, min, max } of levers)
+        for (const value of [min, max]) {
+          const result = pose({ body: contextWith().subject.body, posture: contextWith().subject.posture }, { [id]: value });
+          if (!result.ok) expect(modelFailureText(result.reason)).not.toBe("this body cannot be held like that");
+          else for (const warning of result.warnings) expect(modelWarningText(warning)).not.toBe(warning);
+        }
   });
 });
 
