@@ -4,7 +4,12 @@ import { describe, expect, test } from "vitest";
 import {
   type Body,
   bodyFromMeasure,
+  BRIDGE_DEFAULTS,
+  bridgePose,
+  LEG_PRESS_DEFAULTS,
+  type LegDemand,
   type LegGeometry,
+  legPress,
   STANDING_DEFAULTS,
   standingPose,
   type StandingPose,
@@ -121,37 +126,115 @@ describe("joint moments against a general linear solver", () => {
   });
 });
 
+const rad = (deg: number): number => (deg * Math.PI) / 180;
+/** Joint moments of one leg with the angles they act through, degrees. */
+interface Turning {
+  moments: Pick<LegDemand, "kneeMomentNm" | "hipMomentNm" | "ankleMomentNm">;
+  kneeDeg: number;
+  hipDeg: number;
+  ankleDeg: number;
+}
+interface Instant {
+  legs: Turning[];
+  heightJ: number;
+}
+const turning = (leg: LegGeometry, moments: Turning["moments"], trunkLeanDeg: number): Turning => ({
+  moments,
+  kneeDeg: leg.kneeFlexionDeg,
+  hipDeg: leg.thighLeanDeg + trunkLeanDeg,
+  ankleDeg: leg.shankLeanDeg - leg.footPitchDeg,
+});
+const legsJ = (body: Body, ...legs: LegGeometry[]): number =>
+  -legs.flatMap((leg) => legWeights(body, leg)).reduce((sum, { at: [, y], fyN }) => sum + y * fyN, 0);
+
+/** What the joints take up over the movement, by the trapezoidal rule, against what gravity gives. */
+function expectConserved(at: (x: number) => Instant, from: number, to: number): void {
+  const steps = 400;
+  let workJ = 0;
+  for (let i = 0; i < steps; i++) {
+    const [a, b] = [at(from + ((to - from) * i) / steps), at(from + ((to - from) * (i + 1)) / steps)];
+    a.legs.forEach((before, k) => {
+      const after = b.legs[k] as Turning;
+      const mean = (key: keyof Turning["moments"]): number => (before.moments[key] + after.moments[key]) / 2;
+      workJ += mean("kneeMomentNm") * rad(after.kneeDeg - before.kneeDeg);
+      workJ += mean("hipMomentNm") * rad(after.hipDeg - before.hipDeg);
+      workJ += mean("ankleMomentNm") * rad(after.ankleDeg - before.ankleDeg);
+    });
+  }
+  const givenJ = at(from).heightJ - at(to).heightJ;
+  expect(Math.abs(givenJ)).toBeGreaterThan(5);
+  expect(Math.abs(workJ / givenJ - 1)).toBeLessThan(2e-4);
+}
+
 describe("whole-body work along a real movement", () => {
-  // Reference: conservation of energy. Lowering slowly, what the joints give up is what gravity takes: the sum of moment
+  // Reference: conservation of energy. Lowering slowly, what the joints take up is what gravity gives: the sum of moment
   // times change of angle over all joints equals the change of potential energy. It shares no formula with the moments.
+  const body = bodyFromMeasure({ heightM: 1.72, massKg: 70, sex: "female" });
+
+  function standingAt(setting: Partial<StandingSetting>, kneeFlexionDeg: number): Instant {
+    const pose = standingPose(body, {
+      ...STANDING_DEFAULTS,
+      arms: { kind: "crossed" },
+      ...setting,
+      depth: { by: "knee-flexion", kneeFlexionDeg },
+    });
+    if (!pose.ok) throw new Error(pose.reason);
+    const on = (upM: number): number => pose.hip[1] + upM * Math.cos(rad(pose.trunkLeanDeg));
+    const handY = pose.shoulder[1] + body.armsComFraction * (pose.hand[1] - pose.shoulder[1]);
+    const trunkJ = 9.81 * (body.pelvisKg * on(body.pelvisComM) + body.upperKg * on(body.upperComM) + body.armsKg * handY);
+    const { trunkLeanDeg } = pose;
+    return {
+      legs: [turning(pose, pose.lead, trunkLeanDeg), turning(pose.trailLeg, pose.trail, trunkLeanDeg)],
+      heightJ: legsJ(body, pose, pose.trailLeg) + trunkJ,
+    };
+  }
+  const split: Partial<StandingSetting> = {
+    shankRule: { kind: "linear", atStraightDeg: 0, perKneeDegree: 0.2 },
+    leadShareFraction: 0.6,
+    trail: { kind: "ground", backM: 0.6, heelDeg: 40, levelM: 0, pressureFraction: 0.5 },
+  };
   test.each([
-    { name: "level squat", from: 30, to: 90 },
-    { name: "shallow squat", from: 10, to: 40 },
-  ])("$name", ({ from, to }) => {
-    const body = bodyFromMeasure({ heightM: 1.72, massKg: 70, sex: "female" });
-    const at = (kneeFlexionDeg: number): StandingPose => {
-      const pose = standingPose(body, { ...STANDING_DEFAULTS, depth: { by: "knee-flexion", kneeFlexionDeg }, arms: { kind: "crossed" } });
-      if (!pose.ok) throw new Error(pose.reason);
-      return pose;
-    };
-    const heightJ = (pose: StandingPose): number => {
-      const [foot, shank, thigh] = legWeights(body, pose);
-      const on = (upM: number): number => pose.hip[1] + upM * Math.cos((pose.trunkLeanDeg * Math.PI) / 180);
-      const hand = pose.shoulder[1] + body.armsComFraction * (pose.hand[1] - pose.shoulder[1]);
-      const legsJ = -2 * [foot, shank, thigh].reduce((sum, { at: [, y], fyN }) => sum + y * fyN, 0);
-      return legsJ + 9.81 * (body.pelvisKg * on(body.pelvisComM) + body.upperKg * on(body.upperComM) + body.armsKg * hand);
-    };
-    const steps = 400;
-    let workJ = 0;
-    for (let i = 0; i < steps; i++) {
-      const [a, b] = [at(from + ((to - from) * i) / steps), at(from + ((to - from) * (i + 1)) / steps)];
-      const rad = (deg: number): number => (deg * Math.PI) / 180;
-      const mean = (pick: (pose: StandingPose) => number): number => (pick(a) + pick(b)) / 2;
-      workJ += 2 * mean((p) => p.lead.kneeMomentNm) * rad(b.kneeFlexionDeg - a.kneeFlexionDeg);
-      workJ += 2 * mean((p) => p.lead.hipMomentNm) * rad(b.hipFlexionDeg - a.hipFlexionDeg);
-      workJ += 2 * mean((p) => p.lead.ankleMomentNm) * rad(b.dorsiflexionDeg - a.dorsiflexionDeg);
-    }
-    const lostJ = heightJ(at(from)) - heightJ(at(to));
-    expect(Math.abs(workJ / lostJ - 1)).toBeLessThan(1e-4);
-  });
+    { name: "level squat", setting: {}, from: 30, to: 90 },
+    { name: "shallow squat", setting: {}, from: 10, to: 40 },
+    { name: "split squat, feet only carrying", setting: split, from: 60, to: 85 },
+    { name: "split squat, feet braced", setting: { ...split, brace: { kind: "force" as const, forceN: 40 } }, from: 60, to: 85 },
+  ])("$name", ({ setting, from, to }) => expectConserved((x) => standingAt(setting, x), from, to));
+
+  test.each([
+    { name: "floor bridge", benchHeightM: 0, kneeTop: 90 },
+    { name: "hip thrust off a bench", benchHeightM: 0.4, kneeTop: 95 },
+  ])("$name", ({ benchHeightM, kneeTop }) =>
+    expectConserved(
+      (hipFlexionDeg) => {
+        const placed = { by: "knee-at-top" as const, kneeFlexionDeg: kneeTop };
+        const pose = bridgePose(body, { ...BRIDGE_DEFAULTS, hipFlexionDeg, placed, benchHeightM });
+        if (!pose.ok) throw new Error(pose.reason);
+        const on = (upM: number): number => pose.hip[1] + upM * Math.cos(rad(pose.trunkLeanDeg));
+        const one = turning(pose, pose.lead, pose.trunkLeanDeg);
+        const trunkJ = 9.81 * (body.pelvisKg * on(body.pelvisComM) + body.upperKg * on(body.upperComM)); // the arms rest
+        return { legs: [one, one], heightJ: legsJ(body, pose, pose.trailLeg) + trunkJ };
+      },
+      2,
+      24,
+    ),
+  );
+
+  test("leg press: the sled's force over its travel, and the leg's own weight", () =>
+    expectConserved(
+      (kneeFlexionDeg) => {
+        const inclineDeg = 45;
+        const pose = legPress(body, { ...LEG_PRESS_DEFAULTS, kneeFlexionDeg, sledN: 700, inclineDeg, offsetM: 0.1 });
+        if (!pose.ok) throw new Error(pose.reason);
+        const weights = legWeights(body, pose);
+        // in the plate's frame gravity is turned, and the plate stands while the seat comes to it: both forces act at the hip
+        const turnedJ = (x: number, y: number, newton: number): number =>
+          newton * (x * Math.cos(rad(inclineDeg)) - y * Math.sin(rad(inclineDeg)));
+        const legJ = weights.reduce((sum, { at: [x, y], fyN }) => sum + turnedJ(x, y, -fyN), 0);
+        const legN = weights.reduce((sum, { fyN }) => sum - fyN, 0);
+        const hipJ = pose.plateN * pose.hip[1] - turnedJ(pose.hip[0], pose.hip[1], legN);
+        return { legs: [turning(pose, pose, pose.hipFlexionDeg - pose.thighLeanDeg)], heightJ: legJ + hipJ };
+      },
+      30,
+      90,
+    ));
 });
