@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { bodyFromMeasure, type BodyMeasure } from "../body/body";
 import { GRAVITY_MPS2 } from "../units";
 import { bandTension } from "./band";
-import { BRIDGE_DEFAULTS, bridgePose, type BridgeSetting } from "./bridge";
+import { BRIDGE_DEFAULTS, type BridgeFoot, bridgePose, type BridgeSetting, type BridgeTrail } from "./bridge";
 import { legWeights } from "./joints";
 import { LEG_PRESS_DEFAULTS, legPress } from "./leg-press";
 import { frontalHip, kneeExtension, strapLean, straightLegRaiseNm } from "./levers";
@@ -162,37 +162,48 @@ describe("the bridge", () => {
     placed: { by: "knee-at-top", kneeFlexionDeg: 90 },
     ...more,
   });
-  test("is in equilibrium wherever it can be held, on floor or bench, on one leg or two", () => {
-    let found = 0;
+  test("is in equilibrium wherever it can be held, on floor, bench, ball or wall, on one leg, two or staggered", () => {
+    const found = { floor: 0, ball: 0, wall: 0 };
     fc.assert(
       fc.property(
         measures,
         number(-5, 50),
-        number(60, 120),
+        number(20, 120),
         number(0, 0.5),
-        fc.boolean(),
-        number(-60, 60),
-        (measure, hipFlexionDeg, kneeFlexionDeg, bench, isSingle, forceN) => {
-          const trail = isSingle ? ({ kind: "free", thighDeg: "inline", kneeFlexionDeg: 60 } as const) : ({ kind: "same" } as const);
+        fc.constantFrom<BridgeTrail>(
+          { kind: "same" },
+          { kind: "free", thighDeg: "inline", kneeFlexionDeg: 60 },
+          { kind: "staggered", furtherM: 0.2 },
+        ),
+        fc.constantFrom<BridgeFoot>({ kind: "floor" }, { kind: "ball", ankleHeightM: 0.5 }, { kind: "wall", ankleHeightM: 0.4 }),
+        fc.oneof(number(-60, 60), fc.constant(null)),
+        (measure, hipFlexionDeg, kneeFlexionDeg, bench, trail, foot, forceN) => {
+          const body = bodyFromMeasure(measure);
           const pose = bridgePose(
-            bodyFromMeasure(measure),
+            body,
             bridge({
               hipFlexionDeg,
               placed: { by: "knee-at-top", kneeFlexionDeg },
               benchHeightM: bench,
               trail,
-              footDrag: { kind: "force", forceN },
+              foot,
+              footDrag: forceN === null ? { kind: foot.kind === "wall" ? "held" : "least" } : { kind: "force", forceN },
             }),
           );
           if (!pose.ok) return;
-          found++;
-          expect(pose.residual).toBeLessThan(1e-9 * measure.massKg * GRAVITY_MPS2);
+          found[foot.kind]++;
+          const bodyWeightN = measure.massKg * GRAVITY_MPS2;
+          expect(pose.residual).toBeLessThan(1e-9 * bodyWeightN);
           for (const value of numbersIn(pose)) expect(Number.isFinite(value)).toBe(true);
+          // foot by foot, with the shoulders: nothing is left over of the body without its resting arms
+          const ground = [pose.lead, pose.trail].reduce((sum, { groundFyN }) => sum + groundFyN, pose.shoulderN);
+          expect(ground).toBeCloseTo(bodyWeightN - body.armsKg * GRAVITY_MPS2, 6);
+          if (foot.kind === "wall" && forceN === null) expect(pose.frictionNeeded).toBeCloseTo(0.6, 9);
         },
       ),
-      { numRuns: 400 },
+      { numRuns: 600 },
     );
-    expect(found).toBeGreaterThan(100);
+    expect(Math.min(found.floor, found.ball, found.wall)).toBeGreaterThan(20);
   });
   test("on one leg asks that hip more than on two", () => {
     const [two, one] = [
