@@ -112,12 +112,20 @@ export function refusalOf(channel: NumberChannelId, kneeFlexionDeg: number): Ref
   return channel === "kneeContact" && kneeFlexionDeg < KNEE_CONTACT_FROM_DEG ? "knee-near-straight" : null;
 }
 
+/** Where the feet brace against each other, what is rough is in the legs; the back above them is as sure as the posture. */
+export interface PartTrust {
+  legs: Trust;
+  back: Trust;
+}
+const BACK_CHANNELS: readonly NumberChannelId[] = ["lowBackCompression", "lowBackMoment"];
+
 /**
  * Trust of a channel in a pose whose forces have `forces`: its own best, lowered by it. Knee bend is geometry alone, and
  * what is held, and for how long, is simply known; where only forces are rough, angles are still estimates.
  */
-export function trustUnder(channel: NumberChannelId, forces: Trust): Trust {
+export function trustUnder(channel: NumberChannelId, under: Trust | PartTrust): Trust {
   const { reads, bestTrust } = CHANNELS[channel];
+  const forces = typeof under === "string" ? under : BACK_CHANNELS.includes(channel) ? under.back : under.legs;
   if (channel === "kneeFlexion" || (bestTrust === "A" && reads === "force")) return bestTrust;
   return leastTrust(bestTrust, reads === "angle" && forces === "C" ? "B" : forces);
 }

@@ -5,6 +5,7 @@ import type { StandingSetting } from "../mechanics/standing.types";
 import { rootsByScan } from "../solve/roots";
 import { type ModelResult, standingModel, type Who } from "./model-pose";
 import { byKnee, HANG, inHands, standing } from "./squats.data";
+import { BRACED } from "./steps.data";
 import { angle, force, length, mass, type ModelTemplate, share, template } from "./template";
 
 const TRUNK = angle("Trunk forward", 10, 80, 50);
@@ -105,7 +106,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
           leadShareFraction: v.share,
           trail: { kind: "ground", backM: v.back, heelDeg: 20, levelM: 0, pressureFraction: 0.5 },
         }),
-        "C",
+        BRACED,
       ),
     shin: "balance",
     cannotSay: "How much the feet brace against each other, and whether the rear foot only balances: the share has to be told.",

@@ -7,6 +7,7 @@ import {
   type ChannelId,
   leastTrust,
   type NumberChannelId,
+  type PartTrust,
   type RankChannelId,
   type Refusal,
   refusalOf,
@@ -68,7 +69,7 @@ export type ChannelRow =
 const isRank = (id: ChannelId): id is RankChannelId => CHANNELS[id].reads === "rank";
 
 /** Every channel that means something in this template, with the range over the poses that bound it. */
-export function channelRows(kind: TemplateKind, head: Readings, bounds: readonly Readings[], template: Trust): ChannelRow[] {
+export function channelRows(kind: TemplateKind, head: Readings, bounds: readonly Readings[], template: Trust | PartTrust): ChannelRow[] {
   const pick = (readings: Readings, id: NumberChannelId, leg: "lead" | "trail"): number | undefined => {
     const { lead, trail, whole } = readings;
     const sides: Partial<Record<NumberChannelId, number>> | null = leg === "lead" ? { ...lead, ...whole } : trail;
@@ -111,13 +112,14 @@ function boundedPoses(body: Body, setting: StandingSetting): { head: ReturnType<
 export function standingModel(
   body: Body,
   setting: StandingSetting,
-  trust: Trust | ((pose: StandingPose) => Trust),
+  trust: Trust | PartTrust | ((pose: StandingPose) => Trust),
   scene: (pose: StandingPose) => SceneProp[] = () => [],
 ): ModelResult {
   const { head: pose, bounds } = boundedPoses(body, setting);
   if (!pose.ok) return { ok: false, reason: pose.reason };
   const read = (bound: StandingPose): Readings => standingReadings(bound, setting);
-  const templateTrust = typeof trust === "string" ? trust : trust(pose);
+  const templateTrust = typeof trust === "function" ? trust(pose) : trust;
+  const isEstimate = pose.assistN > 0 && typeof templateTrust === "string";
   const loads = setting.loads.flatMap(({ at, massKg }): SceneProp[] => {
     if (!(massKg > 0)) return [];
     return [{ kind: "load", massKg, at: at === "hands" ? pose.hand : at === "hips" ? pose.hip : pose.shoulder }];
@@ -135,7 +137,7 @@ export function standingModel(
     centreOfMassXM: pose.centreOfMassXM,
     turnedDeg: 0,
     scene: [...scene(pose), ...loads, ...forcesOf(pose)],
-    channels: channelRows("standing", read(pose), bounds.map(read), pose.assistN > 0 ? leastTrust(templateTrust, "B") : templateTrust),
+    channels: channelRows("standing", read(pose), bounds.map(read), isEstimate ? leastTrust(templateTrust, "B") : templateTrust),
     warnings: pose.warnings,
   };
 }

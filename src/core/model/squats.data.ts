@@ -201,7 +201,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
           arms: { kind: "pole", xM: v.ahead, belowShoulderM: POLE_BELOW_SHOULDER_M },
           assists: v.hands > 0 ? [{ at: "hands", force: { kind: "angle", magnitudeN: v.hands, directionDeg: v.direction } }] : [],
         }),
-        v.ahead > 0.35 ? "C" : trustAt(who, v.knee),
+        v.ahead > 0.35 && v.hands > 0 ? "C" : trustAt(who, v.knee),
         () => [{ kind: "pole", xM: v.ahead }],
       ),
     shin: "rule",

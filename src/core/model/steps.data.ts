@@ -6,6 +6,8 @@ import { angle, force, length, mass, type ModelTemplate, share, template } from 
 
 const HANDS = force("Push on the pole", 0, 40 * 9.81, 0);
 const LOAD = mass("Load in the hands", 0, 30, 0);
+/** Bracing between the feet leaves knees and hips open, not the back. */
+export const BRACED = { legs: "C", back: "B" } as const;
 const rearBlock = (backM: number, levelM: number): SceneProp[] =>
   levelM > 0.02 ? [{ kind: "block", atXM: -backM, topM: levelM, widthM: 0.36 }] : [];
 
@@ -38,7 +40,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
           leadShareFraction: v.share,
           trail: { kind: "ground", backM: v.back, heelDeg: v.heel, levelM: v.level, pressureFraction: 0.5 },
         },
-        "C",
+        BRACED,
         () => [...rearBlock(v.back, v.level), ...poleScene(v.hands)],
       ),
     shin: "lever",
@@ -66,7 +68,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
           balance: { solve: "share", trunkLeanDeg: v.trunk },
           trail: { kind: "ground", backM: v.back, heelDeg: 45, levelM: 0, pressureFraction: 0.5 },
         },
-        "C",
+        BRACED,
       ),
     shin: "lever",
     cannotSay: "The bracing between the feet. Here the share on the front leg follows from the trunk that is held.",

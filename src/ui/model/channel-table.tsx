@@ -41,7 +41,7 @@ export function ChannelTable({ pose, units }: { pose: ModelPose; units: UnitSyst
           <th scope="col">Channel</th>
           <th scope="col">{hasOther ? "Working leg" : "Here"}</th>
           {hasOther && <th scope="col">Other leg</th>}
-          <th scope="col">Usually</th>
+          {!hasOther && <th scope="col">Usually</th>}
           <th scope="col">Trust</th>
         </tr>
       </thead>
@@ -52,14 +52,16 @@ export function ChannelTable({ pose, units }: { pose: ModelPose; units: UnitSyst
             <tr key={row.channel}>
               <td>{modelChannelName(row.channel)}</td>
               {row.reads === "rank" ? (
-                <td colSpan={hasOther ? 3 : 2}>{CHANNELS[row.channel].ranks[row.rank]}</td>
+                <td colSpan={2}>{CHANNELS[row.channel].ranks[row.rank]}</td>
               ) : (
                 <>
                   <td>{rangeValueText(row, row.lead, units)}</td>
                   {hasOther && <td>{row.trail ? rangeValueText(row, row.trail, units) : <Soft>–</Soft>}</td>}
-                  <td>
-                    <Soft>{typical}</Soft>
-                  </td>
+                  {!hasOther && (
+                    <td>
+                      <Soft>{typical}</Soft>
+                    </td>
+                  )}
                 </>
               )}
               <td>

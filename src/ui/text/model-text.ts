@@ -83,7 +83,7 @@ export function rangeValueText(
   if (MAY_BE_NONE.includes(channel) && range.high === 0) return "none";
   const [head, unit] = parts(channel, range.head, units);
   const [low, high] = [parts(channel, range.low, units)[0], parts(channel, range.high, units)[0]];
-  if (low === high) return `${head}${unit}`;
+  if (low === high) return trust === "C" ? `about ${head}${unit}` : `${head}${unit}`;
   return trust === "C" ? `${low} to ${high}${unit}` : `${head}${unit} (${low} to ${high})`;
 }
 
