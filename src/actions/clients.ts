@@ -1,8 +1,8 @@
 "use server";
-import { recordMeasure } from "../data/loop/calibrate";
+import { choosePosture, recordMeasure } from "../data/loop/calibrate";
 import { addClearance, addClient, setDailyHeight } from "../data/repos/client.repo";
 import { withRecord } from "../data/loop/load";
-import { newMeasureSchema } from "../schemas/body.schema";
+import { newMeasureSchema, postureChoiceSchema } from "../schemas/body.schema";
 import { clearanceSchema, dailyHeightSchema, newClientSchema } from "../schemas/client.schema";
 import { type StepResult, takeStep } from "./step";
 
@@ -18,6 +18,13 @@ export async function addClientAction(input: unknown): Promise<StepResult<{ clie
 export async function recordMeasureAction(clientId: string, input: unknown): Promise<StepResult> {
   return takeStep("measure", newMeasureSchema, input, ({ scope, today }, em, measure) =>
     recordMeasure(scope, em, clientId, { ...measure, day: today }),
+  );
+}
+
+/** By which rule the shin is taken to move. */
+export async function choosePostureAction(clientId: string, input: unknown): Promise<StepResult> {
+  return takeStep("posture", postureChoiceSchema, input, ({ scope, today }, em, { posture }) =>
+    choosePosture(scope, em, clientId, posture, today),
   );
 }
 

@@ -12,7 +12,15 @@ export { LEG_PRESS_DEFAULTS, legPress, type LegPressSetting } from "./mechanics/
 export * from "./mechanics/levers";
 export * from "./mechanics/channels";
 export { contactAreaMm2, contactRatio, kneecapLoad, quadricepsArmMm } from "./mechanics/kneecap";
-export { DEFAULT_POSTURE, type MeasuredPosture, postureFromCalmPose, type PostureRule, shankRuleOf } from "./mechanics/posture";
+export {
+  DEFAULT_POSTURE,
+  type MeasuredPosture,
+  POSTURE_CHOICES,
+  type PostureChoice,
+  postureFromCalmPose,
+  type PostureRule,
+  shankRuleOf,
+} from "./mechanics/posture";
 export { solePoint } from "./mechanics/foot";
 export { prepareStanding } from "./mechanics/prepared";
 export { preparedValue } from "./mechanics/readings";

@@ -1,5 +1,6 @@
 import Joi from "joi";
 import { BODY_LIMITS, type BodyMeasure, type BodyOverrides } from "../core/body/body";
+import { POSTURE_CHOICES, type PostureChoice } from "../core/mechanics/posture";
 
 const within = ({ min, max }: { min: number; max: number }) => Joi.number().min(min).max(max);
 
@@ -31,4 +32,10 @@ export const newMeasureSchema = Joi.object<NewBodyMeasure, true>({
   heightM: within(BODY_LIMITS.heightM).required(),
   massKg: within(BODY_LIMITS.massKg).required(),
   overrides: Joi.object<BodyOverrides, true>(overrideKeys("...massKg")).required(),
+});
+
+export const postureChoiceSchema = Joi.object<{ posture: PostureChoice }, true>({
+  posture: Joi.string()
+    .valid(...POSTURE_CHOICES)
+    .required(),
 });

@@ -47,7 +47,7 @@ test("another body is tried without touching the client's own", async ({ trainer
   await openClient(page, "Maren Holt", "Limits");
   await page.goto(page.url().replace(/limits$/, "model?show=squat"));
   const own = await asked(page, "Hip moment").innerText();
-  await page.getByRole("button", { name: /^Her body/ }).click();
+  await page.getByRole("button", { name: /^Own body/ }).click();
   const dialog = page.getByRole("dialog", { name: "Whose body" });
   await dialog.getByRole("textbox", { name: /^Mass/ }).fill("95");
   await dialog.getByRole("textbox", { name: /^Mass/ }).press("Tab");
@@ -56,7 +56,7 @@ test("another body is tried without touching the client's own", async ({ trainer
   await expect(page.getByRole("button", { name: /^Another body: 168 cm, 95 kg/ })).toBeVisible();
   expect(await asked(page, "Hip moment").innerText()).not.toBe(own);
   await page.getByRole("button", { name: /^Another body/ }).click();
-  await dialog.getByRole("button", { name: "Back to her own body" }).click();
+  await dialog.getByRole("button", { name: "Back to the client's own" }).click();
   await dialog.getByRole("button", { name: "Done" }).click();
   expect(await asked(page, "Hip moment").innerText()).toBe(own);
 });
@@ -83,7 +83,7 @@ test("the stair leads to her own sofa, over the ladder, and her day stands on it
   await openClient(page, "Maren Holt", "Fit");
   const stair = page.getByRole("region", { name: "The stair" });
   await expect(stair.getByRole("img", { name: /^sofa, 42 cm/ })).toBeVisible();
-  await pick(page, "towards", /her sofa/);
+  await pick(page, "towards", /own sofa/);
   await expect(page.getByRole("region", { name: "The way there" })).toContainText(/changes, each asking \d+% to \d+% more/);
   await expectAccessible(page);
   await stair.getByRole("button", { name: /^Plain-chair sit-to-stand/ }).click();
@@ -105,7 +105,7 @@ test("a body measured by tape carries its ceilings along; a height of her day co
   await expect(page.getByRole("region", { name: "Body" })).toContainText("thigh 46 cm by tape");
   expect((await ceilings()).length).toBeGreaterThan(before.length);
 
-  const day = page.getByRole("region", { name: "Her own day" });
+  const day = page.getByRole("region", { name: "Own day" });
   await day.getByRole("textbox", { name: "What it is" }).fill("boat thwart");
   await day.getByRole("textbox", { name: /^Height/ }).fill("38");
   await day.getByRole("button", { name: "Add" }).click();

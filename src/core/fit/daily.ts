@@ -7,7 +7,7 @@ import type { Ceiling } from "../limits/ceiling";
 import { readDemands, type Subject } from "./demand";
 import { tightest, type Use, usesOf } from "./use";
 
-/** A height the client meets on her own: a seat to rise from, or a step to climb. */
+/** A height the client meets alone: a seat to rise from, or a step to climb. */
 export interface DailyTask {
   name: string;
   kind: "seat" | "step";
@@ -34,7 +34,7 @@ function taskSetting({ posture }: Subject, { kind, heightM }: DailyTask, shareFr
   };
 }
 
-/** What a task of the client's day asks, hands free: a seat at the share she rises with, a step over how hard the lower foot may push. */
+/** What a task of the client's day asks, hands free: a seat at the share of the rise, a step over how hard the lower foot may push. */
 export function dailyDemands(subject: Subject, task: DailyTask, shareFraction: number): ChannelDemand[] | null {
   const shares = task.kind === "seat" ? [shareFraction] : CLIMB_SHARES;
   const poses = shares.map((share) => standingPose(subject.body, taskSetting(subject, task, share)));
@@ -51,7 +51,7 @@ export interface DailyUse {
   use: Use | null;
 }
 
-/** The client's own day against her ceilings, least demanding first. */
+/** The client's own day against the ceilings, least demanding first. */
 export function dailyUses(subject: Subject, ceilings: readonly Ceiling[], tasks: readonly DailyTask[], shareFraction = 0.5): DailyUse[] {
   return tasks
     .map((task): DailyUse => {

@@ -3,10 +3,14 @@ import { standingPose } from "./standing";
 import { SHANK_RULES, type ShankRule, STANDING_DEFAULTS, type StandingSetting } from "./standing.types";
 import type { Trust } from "./channels";
 
-/** How this client's shin is taken to move: a named rule, or the pose that was measured on her. */
+/** How this client's shin is taken to move: a named rule, or the pose that was measured. */
 export type PostureRule =
   | { kind: "named"; name: keyof typeof SHANK_RULES }
   | { kind: "measured"; kneeFlexionDeg: number; shankLeanDeg: number; pressureFraction: number };
+
+/** What a trainer can say about it: a name, or that the calm pose measured it. */
+export type PostureChoice = keyof typeof SHANK_RULES | "measured";
+export const POSTURE_CHOICES = ["measured", ...(Object.keys(SHANK_RULES) as (keyof typeof SHANK_RULES)[])] as const;
 
 export const DEFAULT_POSTURE: PostureRule = { kind: "named", name: "natural" };
 const STANDING_SHANK_DEG = 4;

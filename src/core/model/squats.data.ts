@@ -22,12 +22,12 @@ export const HANG = { kind: "hang", forwardM: 0 } as const;
 
 /** Elbows bent on a pole held close. */
 const POLE_BELOW_SHOULDER_M = 0.4;
-/** Hands on a pole beside the foot, pushing straight down; hanging where nothing is pushed. */
-export const onPole = (handForceN: number, xM = 0.25): Pick<StandingSetting, "arms" | "assists"> =>
-  handForceN > 0
+/** Hands on a pole or rail beside the foot, pushed down or pulled; hanging where they do nothing. */
+export const onPole = (pushN: number, xM = 0.25, pullN = 0): Pick<StandingSetting, "arms" | "assists"> =>
+  pushN > 0 || pullN > 0
     ? {
         arms: { kind: "pole", xM, belowShoulderM: POLE_BELOW_SHOULDER_M },
-        assists: [{ at: "hands", force: { kind: "angle", magnitudeN: handForceN, directionDeg: 90 } }],
+        assists: [{ at: "hands", force: { kind: "components", fxN: pullN, fyN: pushN } }],
       }
     : { arms: HANG, assists: [] };
 export const poleScene = (handForceN: number, xM = 0.25): SceneProp[] => (handForceN > 0 ? [{ kind: "pole", xM }] : []);
@@ -206,7 +206,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
       ),
     shin: "rule",
     cannotSay:
-      "What she does with the help: shin kept, trunk kept or both kept are the ends of the range. Planted far ahead it is a direction only.",
+      "What is done with the help: shin kept, trunk kept or both kept are the ends of the range. Planted far ahead it is a direction only.",
   }),
   template({
     id: "strap-squat",
@@ -231,7 +231,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
         (pose) => [{ kind: "strap", from: pose.hand, to: [v.away, v.anchor] }],
       ),
     shin: "rule",
-    cannotSay: "A level pull at the same shin raises the knee's work; it only falls if she uses the strap to sit back.",
+    cannotSay: "A level pull at the same shin raises the knee's work; it only falls if the strap is used to sit back.",
   }),
   template({
     id: "band-squat",

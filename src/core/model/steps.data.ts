@@ -5,6 +5,7 @@ import { byKnee, HANG, inHands, onPole, poleScene, standing } from "./squats.dat
 import { angle, force, length, mass, type ModelTemplate, share, template } from "./template";
 
 const HANDS = force("Push on the pole", 0, 40 * 9.81, 0);
+const RAIL = force("Pull on a rail ahead", 0, 15 * 9.81, 0);
 const LOAD = mass("Load in the hands", 0, 30, 0);
 /** Bracing between the feet leaves knees and hips open, not the back. */
 export const BRACED = { legs: "C", back: "B" } as const;
@@ -106,6 +107,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
       height: length("Step height", 0.05, 0.35, 0.18),
       share: share("Share on this leg", 0.3, 1, 0.8),
       hands: HANDS,
+      rail: RAIL,
       load: LOAD,
     },
     movement: { lever: "height", from: 0.05, to: 0.25 },
@@ -114,13 +116,13 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         who.body,
         standing(who, {
           depth: { by: "step", stepHeightM: v.height, trailLeanDeg: 10, trailHeelDeg: 20 },
-          ...onPole(v.hands),
+          ...onPole(v.hands, 0.25, v.rail),
           loads: inHands(v.load),
           leadShareFraction: v.share,
           trail: { kind: "reach", levelM: -v.height, heelDeg: 20, kneeFlexionDeg: 0, direction: -1 },
         }),
         "B",
-        () => [{ kind: "step", heightM: v.height }, ...poleScene(v.hands)],
+        () => [{ kind: "step", heightM: v.height }, ...poleScene(v.hands + v.rail)],
       ),
     shin: "rule",
     cannotSay: "How much the lower foot pushes off: that is the share, and it has to be told.",
@@ -133,6 +135,7 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
       height: length("Step height", 0.05, 0.3, 0.15),
       share: share("Share on the upper leg", 0.5, 1, 1),
       hands: HANDS,
+      rail: RAIL,
       wedge: angle("Heel wedge", 0, 20, 0),
     },
     movement: { lever: "height", from: 0.05, to: 0.25 },
@@ -141,13 +144,13 @@ export const STEP_MODELS: readonly ModelTemplate[] = [
         who.body,
         standing(who, {
           depth: { by: "step", stepHeightM: v.height, trailLeanDeg: 12, trailHeelDeg: 0 },
-          ...onPole(v.hands, 0.3),
+          ...onPole(v.hands, 0.3, v.rail),
           wedgeDeg: v.wedge,
           leadShareFraction: v.share,
           trail: { kind: "reach", levelM: -v.height, heelDeg: 0, kneeFlexionDeg: 0, direction: 1 },
         }),
         "B",
-        () => [{ kind: "step", heightM: v.height }, ...poleScene(v.hands, 0.3)],
+        () => [{ kind: "step", heightM: v.height }, ...poleScene(v.hands + v.rail, 0.3)],
       ),
     shin: "rule",
     cannotSay: "The landing: lowered slowly until the foot just touches. Dropping the last part costs more than any figure here.",

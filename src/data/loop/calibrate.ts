@@ -6,10 +6,13 @@ import {
   ceilingForBody,
   ceilingProposal,
   ceilingsFromCalmPose,
+  type ClientRecord,
   currentCeilings,
   type Day,
   DEFAULT_POSTURE,
   type MeasuredPosture,
+  type PostureChoice,
+  type PostureRule,
   postureFromCalmPose,
   standsInForIt,
   standingSettingOf,
@@ -65,12 +68,40 @@ export const recordMeasure = (scope: Scope, em: EntityManager, clientId: string,
     if (rule && !rule.ok) return refuse({ code: rule.reason });
     await addMeasure(scope, em, clientId, measure);
     if (measured && rule) await addPosture(scope, em, clientId, measured.id, measure.day, rule.rule);
-    const after = { body, posture: rule?.rule ?? before.posture };
-    for (const { id, ...ceiling } of currentCeilings(record.ceilings, measure.day)) {
-      const calm = record.calmPoses.findLast(({ side }) => side === ceiling.side || ceiling.side === "both");
-      const value = calm && ceilingForBody(ceiling, { ...calm, variation: variationById(calm.variationId) }, before, after);
-      if (value && Math.abs(value / ceiling.value - 1) > SAME_VALUE) await addCeiling(scope, em, clientId, { ...ceiling, value });
-    }
+    await carryCeilings(scope, em, record, before, { body, posture: rule?.rule ?? before.posture }, measure.day);
+    return { ok: true };
+  });
+
+/** What the ceilings are when the same calm poses are computed another way: kept as new facts where they differ. */
+async function carryCeilings(
+  scope: Scope,
+  em: EntityManager,
+  { client, calmPoses, ceilings }: ClientRecord,
+  before: Pick<Subject, "body" | "posture">,
+  after: Pick<Subject, "body" | "posture">,
+  day: Day,
+): Promise<void> {
+  for (const { id, ...ceiling } of currentCeilings(ceilings, day)) {
+    const calm = calmPoses.findLast(({ side }) => side === ceiling.side || ceiling.side === "both");
+    const value = calm && ceilingForBody(ceiling, { ...calm, variation: variationById(calm.variationId) }, before, after);
+    if (value && Math.abs(value / ceiling.value - 1) > SAME_VALUE) await addCeiling(scope, em, client.id, { ...ceiling, value });
+  }
+}
+
+/** How the shin is taken to move: by a named rule, or as the calm pose measured it. Uses stay ratios to that pose, so its ceilings are computed anew. */
+export const choosePosture = (scope: Scope, em: EntityManager, clientId: string, choice: PostureChoice, day: Day): Promise<Taken> =>
+  withRecord(scope, em, clientId, async (record) => {
+    const before = subjectOf(record);
+    if (!before) return refuse({ code: "no-body" });
+    const measured = record.calmPoses.findLast(({ shankLeanDeg }) => shankLeanDeg !== null);
+    let posture: PostureRule;
+    if (choice === "measured") {
+      const rule = measured && measuredPosture(before, measured);
+      if (!rule?.ok) return refuse({ code: rule ? rule.reason : "measure-again" });
+      posture = rule.rule;
+    } else posture = { kind: "named", name: choice };
+    await addPosture(scope, em, clientId, choice === "measured" ? (measured?.id ?? null) : null, day, posture);
+    await carryCeilings(scope, em, record, before, { body: before.body, posture }, day);
     return { ok: true };
   });
 

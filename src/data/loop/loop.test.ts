@@ -2,14 +2,25 @@ import { UniqueConstraintViolationException } from "@mikro-orm/core";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { bodyMeasureOf, currentCeilings, currentPlan, DEFAULT_KIT, fitContextOf, judge, type Limit, variationById } from "../../core";
+import {
+  bodyMeasureOf,
+  currentCeilings,
+  currentPlan,
+  DEFAULT_KIT,
+  fitContextOf,
+  judge,
+  type Limit,
+  type PostureChoice,
+  postureOf,
+  variationById,
+} from "../../core";
 import { addDecision } from "../repos/plan.repo";
 import { addBand, addClearance, addLimit, liftLimit, listBands, listClients, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
 import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
-import { raiseCeiling, recordCalmPose, recordMeasure } from "./calibrate";
+import { choosePosture, raiseCeiling, recordCalmPose, recordMeasure } from "./calibrate";
 import { answerMorning } from "./morning";
 import { decideSession, keepRung, openSession } from "./plan";
 
@@ -269,6 +280,18 @@ describe("a body measured again", () => {
     expect(await measure(studio, {}, 82)).toEqual({ ok: true });
     expect((await recordOf(studio)).ceilings).toHaveLength(before);
     expect(await calmUse(studio)).toBeCloseTo(82 / 74, 2);
+  });
+  test("or a shin taken to move by another rule, keeps the calm seat at its ceiling; the measured rule can be taken up again", async () => {
+    const studio = await makeStudio(orm);
+    const choose = (choice: PostureChoice) => inTest(orm, (em) => choosePosture(studio.scope, em, studio.clientId, choice, "2026-10-05"));
+    const measured = postureOf(await recordOf(studio));
+    expect(measured.kind).toBe("measured");
+    expect(await choose("overToes")).toEqual({ ok: true });
+    expect(postureOf(await recordOf(studio))).toEqual({ kind: "named", name: "overToes" });
+    expect(await calmUse(studio)).toBeCloseTo(1, 6);
+    expect(await choose("measured")).toEqual({ ok: true });
+    expect(postureOf(await recordOf(studio))).toEqual(measured);
+    expect(await calmUse(studio)).toBeCloseTo(1, 6);
   });
   test("is refused whole where the measured shin can no longer be right", async () => {
     const studio = await makeStudio(orm);

@@ -68,7 +68,7 @@ export async function addPosture(
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  calmPoseId: string,
+  calmPoseId: string | null,
   day: Day,
   rule: PostureRule,
 ): Promise<void> {

@@ -111,7 +111,7 @@ export function BodyPanel(props: {
         value={measure.segmentTable ?? "de-leva"}
         onChange={(segmentTable) => onChange({ ...measure, segmentTable })}
       />
-      {onReset && <Button onPress={onReset}>Back to her own body</Button>}
+      {onReset && <Button onPress={onReset}>Back to the client&apos;s own</Button>}
     </Stack>
   );
 }

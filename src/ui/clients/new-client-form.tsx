@@ -95,7 +95,7 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
               isRequired
               value={complaint}
               onChange={setComplaint}
-              hint="In her words: right kneecap on stairs down"
+              hint="In the client's words: right kneecap on stairs down"
             />
             <ChoiceField label="Side to watch" options={SIDES} value={side} onChange={setSide} />
             <Row $gap={24} style={{ alignItems: "start" }}>
@@ -118,7 +118,7 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
                 hint="Never sharp, settled next morning"
               />
             </Row>
-            <TextField label="What she wants back" value={goal} onChange={setGoal} />
+            <TextField label="What the client wants back" value={goal} onChange={setGoal} />
             <Problem text={problem} />
             <Button type="submit" $tone="primary" isDisabled={isTaking}>
               Add the client

@@ -200,6 +200,7 @@ export function FitScreen(props: FitScreenProps) {
               increments={context.increments}
               side={context.subject.leadSide}
               units={units}
+              ceilings={fit.leverCeilings}
               onLever={fit.setLever}
             />
           </FigureCard>

@@ -15,6 +15,7 @@ import { Card, Soft, Title } from "../kit/layout";
 import { Why } from "../kit/why";
 import { channelName, demandText, jointText, sideText, trustText } from "../text/channel-text";
 import { dayText } from "../text/day-text";
+import { postureName } from "../text/posture-text";
 import { percentRangeText, percentText } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 
@@ -39,7 +40,7 @@ const Value = styled.span<{ $over: boolean }>`
 `;
 
 function sourceText(ceiling: Ceiling): string {
-  const from = ceiling.source.kind === "calm-pose" ? "her own calm pose" : "calm mornings near it, confirmed by you";
+  const from = ceiling.source.kind === "calm-pose" ? "the client's own calm pose" : "calm mornings near it, confirmed by you";
   return `${from}, ${dayText(ceiling.fromDay)}`;
 }
 
@@ -143,7 +144,7 @@ export function JointsPanel(props: { context: FitContext; judgement: Judgement; 
       <Soft>
         {props.context.subject.posture.kind === "measured"
           ? "shin as measured at the calm pose"
-          : `shin by the ${props.context.subject.posture.name} rule, not measured`}
+          : `shin by the rule "${postureName(props.context.subject.posture.name)}", not measured`}
       </Soft>
       {LOAD_CHANNELS.map((channel) => (
         <JointRow key={channel} channel={channel} {...props} />

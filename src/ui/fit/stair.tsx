@@ -137,7 +137,7 @@ function withDay(treads: readonly Shown[], day: readonly DailyUse[]): (Shown | D
   return [...shown, ...rest.filter(({ use }) => use !== null)];
 }
 
-/** The stair: one change a tread, its height what the tightest joint is asked. A tap moves there. Her own day stands among it. */
+/** The stair: one change a tread, its height what the tightest joint is asked. A tap moves there. The client's own day stands among it. */
 export function Stair(props: {
   variationId: string;
   treads: readonly Tread[];
@@ -156,7 +156,7 @@ export function Stair(props: {
       <Row $gap={14} style={{ rowGap: 0 }}>
         <Title as="h2">The stair</Title>
         {props.children}
-        <Soft>height is what the tightest joint is asked; dashed its ceiling{day.length > 0 && "; brass her own day"}</Soft>
+        <Soft>height is what the tightest joint is asked; dashed its ceiling{day.length > 0 && "; brass the client's own day"}</Soft>
       </Row>
       <Shelf>
         <Ceiling />

@@ -5,6 +5,7 @@ import {
   type Candidate,
   type Dose,
   type FitContext,
+  hardestWithin,
   judge,
   type Judgement,
   type LeverId,
@@ -64,6 +65,8 @@ export interface Fit {
   goTo: (place: Place) => void;
   /** The set-up the stair is drawn for: it may lag a drag by a frame. */
   settled: Place;
+  /** Where each lever meets the tightest ceiling, the others as they stand; null where it never does. */
+  leverCeilings: readonly (number | null)[];
   /** Takes the next step from wherever the levers stand now, however fast the keys come. */
   go: (move: Move) => void;
   setDose: (dose: Dose) => void;
@@ -89,6 +92,11 @@ export function useFit(context: FitContext, plan: Plan | null): Fit {
     [context, variation, settled],
   );
 
+  const leverCeilings = useMemo(
+    () => variation.levers.map((range) => (context.ceilings.length === 0 ? null : hardestWithin(context, variation, settled, range, 1))),
+    [context, variation, settled],
+  );
+
   const setSetting = (next: Setting): void => {
     setPickedId(variation.id);
     setSettings((all) => ({ ...all, [variation.id]: next }));
@@ -109,6 +117,7 @@ export function useFit(context: FitContext, plan: Plan | null): Fit {
       if (place.setting.shareFraction !== undefined) setShare(place.setting.shareFraction);
     },
     settled: here,
+    leverCeilings,
     go: (move) => {
       setPickedId(variation.id);
       setSettings((all) => ({

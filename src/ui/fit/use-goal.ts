@@ -38,7 +38,7 @@ export function useGoal(context: FitContext, tasks: readonly DailyTask[], here: 
       .filter(({ kind }) => kind === "seat")
       .map(({ name, heightM }) => ({
         id: `day ${name}`,
-        label: `her ${name}, ${lengthText(heightM, units)}`,
+        label: `own ${name}, ${lengthText(heightM, units)}`,
         place: { variationId: "plain-chair-sit-to-stand", setting: { seatHeightM: heightM, ...share } },
       }));
     const rows = CATALOGUE.filter(({ id }) => id !== here.variationId).map((variation) => ({

@@ -18,7 +18,7 @@ function reasonText(reason: CheckInReason): string {
     case "pain-over-number":
       return `Pain ${reason.painScore} is over the agreed ${reason.limitScore}: ease.`;
     case "pain-above-usual":
-      return `Pain ${reason.painScore} is well above her usual ${reason.usualScore}: ease.`;
+      return `Pain ${reason.painScore} is well above the usual ${reason.usualScore}: ease.`;
     case "as-usual":
       return "As usual: go as planned.";
     default:

@@ -59,7 +59,7 @@ function words({ tempo, restLeftS, allSetsDone, isWaiting, log }: FloorSession, 
   if (tempo.status === "stopped") return "Stopped. Tap the pain to save it, or go on.";
   if (allSetsDone) return "All sets done";
   if (restLeftS !== null && restLeftS > 0)
-    return `Rest ${clockText(restLeftS)}${isWaiting ? ", then start when she is ready" : `, set ${setNumber} starts by itself`}`;
+    return `Rest ${clockText(restLeftS)}${isWaiting ? ", then start when the client is ready" : `, set ${setNumber} starts by itself`}`;
   return `Set ${setNumber} of ${dose.setCount}`;
 }
 

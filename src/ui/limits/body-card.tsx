@@ -1,14 +1,16 @@
 "use client";
 import { useState } from "react";
 import { Form } from "react-aria-components";
-import { recordMeasureAction } from "../../actions/clients";
-import { bodyFromMeasure, type BodyMeasure } from "../../core";
+import { choosePostureAction, recordMeasureAction } from "../../actions/clients";
+import { bodyFromMeasure, type BodyMeasure, POSTURE_CHOICES, type PostureRule } from "../../core";
 import { BodyPanel } from "../body/body-panel";
 import { Button } from "../kit/button";
-import { Card, Row, Stack, Title } from "../kit/layout";
+import { SelectField } from "../kit/fields";
+import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
+import { postureName, postureText } from "../text/posture-text";
 import { lengthText, massText, statureText, type UnitSystem } from "../text/quantity-text";
 
 function MeasureForm(props: { clientId: string; measure: BodyMeasure; units: UnitSystem; onDone: () => void }) {
@@ -38,8 +40,17 @@ function MeasureForm(props: { clientId: string; measure: BodyMeasure; units: Uni
 }
 
 /** The body every figure is computed on: what was measured on it, and what only follows from stature. */
-export function BodyCard({ clientId, measure, units }: { clientId: string; measure: BodyMeasure; units: UnitSystem }) {
+export function BodyCard(props: {
+  clientId: string;
+  measure: BodyMeasure;
+  posture: PostureRule;
+  /** Whether a calm pose has the shin's lean, so that there is something to go back to. */
+  isShinMeasured: boolean;
+  units: UnitSystem;
+}) {
+  const { clientId, measure, posture, isShinMeasured, units } = props;
   const [isOpen, setOpen] = useState(false);
+  const choosing = useStep();
   const body = bodyFromMeasure(measure);
   const of = (name: string, key: "shankM" | "thighM" | "trunkM"): string =>
     `${name} ${lengthText(body[key], units)} ${measure[key] === undefined ? "from stature" : "by tape"}`;
@@ -57,6 +68,19 @@ export function BodyCard({ clientId, measure, units }: { clientId: string; measu
         {of("Lower leg", "shankM")}, {of("thigh", "thighM")}, {of("trunk", "trunkM")}. Segment weights:{" "}
         {measure.segmentTable === "winter" ? "Winter" : "de Leva 1996, by sex"}.
       </p>
+      <div style={{ marginTop: 10, maxWidth: 420 }}>
+        <SelectField
+          label="How the shin moves"
+          options={POSTURE_CHOICES.filter((choice) => choice !== "measured" || isShinMeasured).map((id) => ({
+            id,
+            label: postureName(id),
+          }))}
+          value={posture.kind === "measured" ? "measured" : posture.name}
+          onChange={(next) => choosing.take(() => choosePostureAction(clientId, { posture: next }))}
+        />
+      </div>
+      <Soft>{postureText(posture)} Ceilings follow the rule, so that the calm seat stays what it was.</Soft>
+      <Problem text={choosing.problem} />
       <Ask title="Measure again" isOpen={isOpen} onClose={() => setOpen(false)}>
         <MeasureForm clientId={clientId} measure={measure} units={units} onDone={() => setOpen(false)} />
       </Ask>

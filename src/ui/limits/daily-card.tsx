@@ -33,8 +33,8 @@ export function DailyCard({ clientId, tasks, units }: { clientId: string; tasks:
   const isMetric = units === "metric";
   const { min, max } = DAILY_LIMITS[kind];
   return (
-    <Card aria-label="Her own day">
-      <Title>Her own day</Title>
+    <Card aria-label="Own day">
+      <Title>Own day</Title>
       <p>Sofa, toilet, kerb, stairs at home: measured once, they stand on the stair beside the training.</p>
       <ul style={{ marginTop: 8 }}>
         {tasks.map((task) => (

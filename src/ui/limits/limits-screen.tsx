@@ -4,7 +4,17 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { recordClearanceAction } from "../../actions/clients";
 import { liftLimitAction, raiseCeilingAction } from "../../actions/limits";
-import { type BodyMeasure, type Ceiling, type DailyTask, type Day, isBinding, type Limit, limitState, type Subject } from "../../core";
+import {
+  type BodyMeasure,
+  type Ceiling,
+  type DailyTask,
+  type Day,
+  isBinding,
+  type Limit,
+  limitState,
+  type PostureRule,
+  type Subject,
+} from "../../core";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
@@ -39,6 +49,8 @@ export interface LimitsScreenProps {
   proposal: { ceilingId: string; value: number } | null;
   subject: Subject | null;
   measure: BodyMeasure | null;
+  posture: PostureRule;
+  isShinMeasured: boolean;
   dailyTasks: readonly DailyTask[];
   warning: { day: Day; signs: readonly string[] } | null;
   today: Day;
@@ -175,7 +187,7 @@ export function LimitsScreen(props: LimitsScreenProps) {
                 </Line>
               ))}
             </ul>
-            {limits.length === 0 && <p style={{ marginTop: 10 }}>No limits. Ask the client, and whoever treats her.</p>}
+            {limits.length === 0 && <p style={{ marginTop: 10 }}>No limits. Ask the client, and whoever treats them.</p>}
           </Card>
           <Card aria-label="Ceilings">
             <Row style={{ justifyContent: "space-between" }}>
@@ -204,7 +216,9 @@ export function LimitsScreen(props: LimitsScreenProps) {
           </Card>
         </Columns>
         <Columns $template="1fr 1fr">
-          {measure && <BodyCard clientId={clientId} measure={measure} units={units} />}
+          {measure && (
+            <BodyCard clientId={clientId} measure={measure} posture={props.posture} isShinMeasured={props.isShinMeasured} units={units} />
+          )}
           <DailyCard clientId={clientId} tasks={dailyTasks} units={units} />
         </Columns>
       </Stack>

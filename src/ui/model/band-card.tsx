@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { Form } from "react-aria-components";
 import { addBandAction } from "../../actions/equipment";
 import { BAND_LIMITS, inFromM, kgFromLb, lbFromKg, type MeasuredBand, mFromIn } from "../../core";
@@ -91,8 +91,8 @@ function BandForm({ units, onDone }: { units: UnitSystem; onDone: (name: string)
   );
 }
 
-/** Which of the studio's bands is in hand, how it pulls, and a form to measure another. */
-export function BandCard(props: {
+/** Which of the studio's bands is in hand, how it pulls, and a form to measure another. Its chart is not drawn anew while a movement plays. */
+export const BandCard = memo(function BandCard(props: {
   bands: readonly MeasuredBand[];
   name: string | null;
   units: UnitSystem;
@@ -130,4 +130,4 @@ export function BandCard(props: {
       </Ask>
     </Stack>
   );
-}
+});

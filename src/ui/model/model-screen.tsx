@@ -73,6 +73,27 @@ function LeverSlider(props: { lever: ModelLever; value: number; units: UnitSyste
   );
 }
 
+/** From the start of the movement to its end, by hand. */
+function Scrub(props: { movement: { from: number; to: number }; value: number; onMove: (value: number) => void }) {
+  const { from, to } = props.movement;
+  const percent = Math.round(Math.min(1, Math.max(0, (props.value - from) / (to - from))) * 100);
+  return (
+    <Lever
+      minValue={0}
+      maxValue={100}
+      step={1}
+      value={percent}
+      onChange={(next) => props.onMove(from + ((to - from) * (next as number)) / 100)}
+    >
+      <Label>Start to end</Label>
+      <SliderOutput>{percent}%</SliderOutput>
+      <SliderTrack className="track">
+        <SliderThumb className="thumb" aria-label="Start to end of the movement" />
+      </SliderTrack>
+    </Lever>
+  );
+}
+
 export interface ModelScreenProps {
   measure: BodyMeasure;
   posture: PostureRule;
@@ -155,6 +176,11 @@ export function ModelScreen(props: ModelScreenProps) {
               <Notice style={{ marginTop: 16 }}>Not possible: {modelFailureText(pose.reason)}.</Notice>
             )}
           </div>
+          <Scrub
+            movement={template.movement}
+            value={values[template.movement.lever] ?? 0}
+            onMove={(value) => setLever(template.movement.lever, value)}
+          />
           {pose.ok && pose.warnings.length > 0 && <Notice>Mind: {pose.warnings.map(modelWarningText).join("; ")}.</Notice>}
           <p style={{ marginTop: 8 }}>
             <strong>What it cannot say.</strong> {template.cannotSay}
@@ -169,7 +195,7 @@ export function ModelScreen(props: ModelScreenProps) {
           <Row style={{ justifyContent: "space-between" }}>
             <Title>What it asks</Title>
             <Button onPress={() => setBodyOpen(true)}>
-              {isOwnBody ? "Her body" : "Another body"}: {statureText(tried.heightM, units)}, {massText(tried.massKg, units)}
+              {isOwnBody ? "Own body" : "Another body"}: {statureText(tried.heightM, units)}, {massText(tried.massKg, units)}
             </Button>
           </Row>
           <Soft>
@@ -189,7 +215,7 @@ export function ModelScreen(props: ModelScreenProps) {
         {!isPlaying && <LeverCharts template={template} who={who} values={values} units={units} />}
       </Card>
       <Ask title="Whose body" isOpen={isBodyOpen} onClose={() => setBodyOpen(false)}>
-        <p>Only tried here. What is measured on her is kept under Limits.</p>
+        <p>Only tried here. What is measured on the client is kept under Limits.</p>
         <BodyPanel measure={tried} units={units} onChange={setTried} onReset={isOwnBody ? undefined : () => setTried(measure)} />
         <Row style={{ marginTop: 12 }}>
           <Button $tone="primary" onPress={() => setBodyOpen(false)}>

@@ -18,6 +18,9 @@ const Bar = styled.header`
   padding: 0 18px;
   background: ${color.marine};
   color: ${color.paper};
+  ${media.phone} {
+    padding-top: 8px;
+  }
 `;
 const Brand = styled(Link)`
   display: inline-flex;

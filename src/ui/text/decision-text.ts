@@ -122,9 +122,9 @@ export function refusalText(refusal: { code: string; reason?: string; day?: stri
     case "blocked-by-limit":
       return "A limit does not allow this. It can be lifted under Limits by whoever owns it.";
     case "measure-again":
-      return "These angles cannot all be right for this seat: her weight would be outside the foot. Measure again.";
+      return "These angles cannot all be right for this seat: the weight would be outside the foot. Measure again.";
     case "seat-out-of-reach":
-      return "This seat is higher or lower than her hips can be.";
+      return "This seat is higher or lower than the hips can be.";
     case "pose-impossible":
       return `Not possible in this set-up: ${poseFailureText(refusal.reason as never)}.`;
     case "overrule-refused":

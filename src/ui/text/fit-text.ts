@@ -13,14 +13,14 @@ export function poseFailureText(reason: PoseFailure): string {
     case "trail-unreachable":
       return "the other foot does not reach";
     case "falls-backward":
-      return "she would fall backward: more weight in front, a higher seat or a hand to hold is needed";
+      return "this falls backward: more weight in front, a higher seat or a hand to hold is needed";
     case "falls-forward":
-      return "she would fall forward";
+      return "this falls forward";
     case "assist-overload":
       return "the hands would carry more than the whole body";
     case "share-outside-0-1":
     case "share-needs-two-feet":
-      return "her weight cannot be shared between the feet like that";
+      return "the weight cannot be shared between the feet like that";
     case "assist-wrong-way":
     case "assist-no-lever":
     case "no-assist-to-solve":

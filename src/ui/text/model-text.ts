@@ -121,14 +121,14 @@ export function modelFailureText(reason: string): string {
 }
 
 const MODEL_FAILURES: Readonly<Record<string, string>> = {
-  "falls-backward": "she would fall backward",
-  "falls-forward": "she would fall forward",
+  "falls-backward": "this falls backward",
+  "falls-forward": "this falls forward",
   "hip-height-unreachable": "the hips cannot be at that height",
   "knee-out-of-range": "no knee bends that far",
   "trail-unreachable": "the other foot does not reach",
   "assist-wrong-way": "the support would have to push the other way",
-  "assist-no-lever": "that support cannot balance her",
-  "assist-overload": "the support would carry all of her",
+  "assist-no-lever": "that support cannot hold the balance",
+  "assist-overload": "the support would carry the whole body",
   "share-outside-0-1": "one foot would have to pull up",
   "handle-out-of-reach": "the hands do not reach the handle",
   "bridge-unreachable": "feet and shoulders are too far apart",

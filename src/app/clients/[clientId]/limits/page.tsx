@@ -1,4 +1,4 @@
-import { bodyMeasureOf, ceilingProposal, currentCeilings, isCeilingProvisional, openWarning, subjectOf } from "../../../../core";
+import { bodyMeasureOf, ceilingProposal, currentCeilings, isCeilingProvisional, openWarning, postureOf, subjectOf } from "../../../../core";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { LimitsScreen } from "../../../../ui/limits/limits-screen";
@@ -18,6 +18,8 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
       proposal={proposal && { ceilingId: proposal.ceiling.id, value: proposal.value }}
       subject={subjectOf(record)}
       measure={bodyMeasureOf(record)}
+      posture={postureOf(record)}
+      isShinMeasured={record.calmPoses.some(({ shankLeanDeg }) => shankLeanDeg !== null)}
       dailyTasks={record.dailyTasks}
       warning={openWarning(record)}
       today={today}
