@@ -1,0 +1,55 @@
+import { describe, expect, test } from "vitest";
+import { dailyUses, stairAround, stairToGoal, variationById } from "../../core";
+import { contextWith } from "../../core/fit/fit.fixture";
+import { dayUse, ofNext, ofRoute, withDay } from "./stair-rows";
+
+const context = contextWith();
+const pole = variationById("box-squat-pole");
+const HERE = { variationId: pole.id, setting: { seatHeightM: 0.62, handForceN: 8 * 9.81, shareFraction: 0.5 } };
+const next = ofNext(pole.id, stairAround(context, pole, HERE.setting, { down: 2, up: 6 }), "metric");
+const day = dailyUses(context.subject, context.ceilings, [
+  { name: "sofa", kind: "seat", heightM: 0.42 },
+  { name: "stool", kind: "seat", heightM: 0.66 },
+  { name: "kerb", kind: "step", heightM: 0.1 },
+]);
+
+describe("the treads around a rung", () => {
+  test("are named by what changed, and one of them is here", () => {
+    expect(next.filter(({ isCurrent }) => isCurrent)).toHaveLength(1);
+    expect(next.map(({ name }) => name).join(" ")).toMatch(/hands \d+ kg|\d+ cm/);
+    for (const { place } of next) expect(place.variationId).toBe(pole.id);
+  });
+});
+
+describe("the treads to a goal", () => {
+  const route = stairToGoal(context, HERE, { variationId: "plain-chair-sit-to-stand", setting: { seatHeightM: 0.42, shareFraction: 0.5 } });
+  const shown = ofRoute(route.treads, "metric");
+  test("begin here, name a crossing by the variation, and say what is no even step", () => {
+    expect(shown.map(({ isCurrent }) => isCurrent).indexOf(true)).toBe(0);
+    expect(shown.map(({ name }) => name)).toContain("Plain-chair sit-to-stand");
+    route.treads.forEach(({ flag }, i) => expect(shown[i]?.hint === "").toBe(flag === null));
+  });
+});
+
+describe("the client's own day among the treads", () => {
+  test("stands after every tread that asks less, none lost, treads in their order", () => {
+    const all = withDay(next, day);
+    expect(all).toHaveLength(next.length + day.length);
+    expect(all.filter((entry) => !("task" in entry))).toEqual(next);
+    all.forEach((entry, i) => {
+      if (!("task" in entry)) return;
+      const before = all.slice(0, i).filter((other) => !("task" in other));
+      const first = before.at(-1);
+      if (first && !("task" in first)) expect(first.use ?? 0).toBeLessThanOrEqual((entry.use?.head ?? NaN) + 1e-9);
+    });
+  });
+  test("leaves out what cannot be compared", () => {
+    expect(withDay(next, [{ task: { name: "bar stool", kind: "seat", heightM: 0.95 }, use: null }])).toEqual(next);
+    expect(withDay([], day)).toEqual(day);
+  });
+  test("tells a step as a range and a seat as one figure", () => {
+    const text = (name: string): string => dayUse(day.find(({ task }) => task.name === name) ?? { task: day[0]!.task, use: null });
+    expect(text("kerb")).toMatch(/^\d+–\d+%$/);
+    expect(text("sofa")).toMatch(/^\d+%$/);
+  });
+});
