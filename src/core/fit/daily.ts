@@ -35,7 +35,7 @@ function taskSetting({ posture }: Subject, { kind, heightM }: DailyTask, shareFr
 }
 
 /** What a task of the client's day asks, hands free: a seat at the share of the rise, a step over how hard the lower foot may push. */
-export function dailyDemands(subject: Subject, task: DailyTask, shareFraction: number): ChannelDemand[] | null {
+function dailyDemands(subject: Subject, task: DailyTask, shareFraction: number): ChannelDemand[] | null {
   const shares = task.kind === "seat" ? [shareFraction] : CLIMB_SHARES;
   const poses = shares.map((share) => standingPose(subject.body, taskSetting(subject, task, share)));
   const found = poses.filter((pose): pose is StandingPose => pose.ok);

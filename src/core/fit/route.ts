@@ -170,7 +170,11 @@ function entrance(watch: Watch, variation: Variation, share: Setting, goal: Sett
 function crossing(watch: Watch, below: RouteTread, nextId: string, goal: Place): RouteTread {
   const { shareFraction } = below.setting;
   const share = shareFraction === undefined ? {} : { shareFraction };
-  const wanted = asked(watch, below.judgement) * (1 + RISER_MAX_FRACTION);
+  const now = asked(watch, below.judgement);
+  // into the goal's own variation by an even part of what is left, so that no sliver remains
+  const left = nextId === goal.variationId ? Math.log(asked(watch, at(watch, goal)) / now) : NaN;
+  const parts = Math.max(1, Math.ceil(left / Math.log(1 + RISER_MAX_FRACTION)));
+  const wanted = left > 0 ? now * Math.exp(left / parts) + 1e-9 : now * (1 + RISER_MAX_FRACTION);
   const most = nextId === goal.variationId ? goal.setting : {};
   const place = entrance(watch, variationById(nextId), share, most, wanted);
   return treadAfter(watch, below, place, { kind: "variation", fromId: below.variationId });

@@ -101,7 +101,7 @@ export const FIT_CHANNELS = [...LOAD_CHANNELS, "kneeFlexion", "shankLean"] as co
 export type FitChannelId = (typeof FIT_CHANNELS)[number];
 
 /** Below this bend contact at the knee hangs on a small moment and is not to be shown. */
-export const KNEE_CONTACT_FROM_DEG = 20;
+const KNEE_CONTACT_FROM_DEG = 20;
 /** Past this bend the kneecap's tissue tables are extrapolated: never rank on them there. */
 export const KNEECAP_VALID_TO_DEG = 90;
 /** Why a value must be neither shown nor ranked on. */

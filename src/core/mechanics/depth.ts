@@ -4,7 +4,7 @@ import { cosDeg, degFromRad, radFromDeg } from "../units";
 import { ankleOnFootM } from "./foot";
 import type { Depth, PoseFailure, ShankRule, StandingSetting } from "./standing.types";
 
-export const KNEE_FLEXION_MAX_DEG = 150;
+const KNEE_FLEXION_MAX_DEG = 150;
 const SHANK_SOLVE_MIN_DEG = -30;
 const SHANK_SOLVE_MAX_DEG = 45;
 

@@ -54,7 +54,7 @@ export interface Prepared {
 }
 
 /** Part of the ground force under the lead leg: all of it when the other hangs free. */
-export const leadShare = ({ trail, leadShareFraction }: StandingSetting): number => (trail.kind === "free" ? 1 : leadShareFraction);
+const leadShare = ({ trail, leadShareFraction }: StandingSetting): number => (trail.kind === "free" ? 1 : leadShareFraction);
 
 export function prepareStanding(body: Body, setting: StandingSetting): Prepared {
   const { trail } = setting;

@@ -6,7 +6,7 @@ import { HALO, SMALL } from "./body-parts";
 import { type Spot, spot } from "./drawing";
 
 /** The drawing kit: everything that stands around a body, from the same data in every template. Centimetres, y down. */
-export const SEAT_AHEAD = 8;
+const SEAT_AHEAD = 8;
 export const SEAT_BEHIND = 30;
 
 function Seat({ topY, hipX, floorY }: { topY: number; hipX: number; floorY: number }) {
