@@ -61,7 +61,7 @@ test("the whole loop by mouse, with a knee limited to 95 degrees by a surgeon", 
 
   // why on a number
   await page.getByRole("button", { name: "Why right kneecap", exact: true }).click();
-  await expect(page.getByRole("dialog")).toContainText("from her own calm pose");
+  await expect(page.getByRole("dialog")).toContainText("from the client's own calm pose");
   await page.keyboard.press("Escape");
 
   await shortDose(page);

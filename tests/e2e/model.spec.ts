@@ -26,7 +26,7 @@ test("every kind of set-up is drawn and asked, by mouse and by keyboard", async 
   for (const [kind, movement] of Object.entries(kinds)) {
     await pick(page, "Kind", kind);
     await pick(page, "Movement", movement);
-    await expect(page.getByRole("region", { name: "Figure" }).getByRole("group")).toBeVisible();
+    await expect(page.getByRole("region", { name: "Figure" }).getByRole("group").first()).toBeVisible();
     await expect(page.getByRole("table", { name: "What it asks" })).toContainText(/Nm/);
     await expect(page.getByText("What it cannot say.")).toBeVisible();
   }
@@ -38,6 +38,8 @@ test("every kind of set-up is drawn and asked, by mouse and by keyboard", async 
   const before = await grip.getAttribute("aria-valuenow");
   await page.keyboard.press("ArrowUp");
   await expect(grip).not.toHaveAttribute("aria-valuenow", before ?? "");
+  await page.getByRole("button", { name: "Set it so" }).click();
+  await expect(page.getByRole("region", { name: "Find a setting" })).toContainText(/of what is asked now/);
   await page.getByRole("button", { name: "Play the movement" }).click();
   await expect.poll(() => grip.getAttribute("aria-valuenow")).not.toBe(before);
   await page.getByRole("button", { name: "Stop" }).click();

@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
 import styled from "styled-components";
 import {
@@ -26,6 +26,7 @@ import { postureText } from "../text/posture-text";
 import { lengthText, massText, statureText, type UnitSystem } from "../text/quantity-text";
 import { BandCard } from "./band-card";
 import { ChannelTable } from "./channel-table";
+import { FindCard } from "./find-card";
 import { ModelFigure } from "./model-figure";
 
 const LeverCharts = dynamic(() => import("./lever-charts"), { ssr: false, loading: () => <div style={{ height: 150 }} /> });
@@ -111,7 +112,8 @@ function useModel({ measure, posture, shown, bands }: ModelScreenProps) {
   const [tried, setTried] = useState(measure);
   const template = MODEL_TEMPLATES.find(({ id }) => id === templateId) ?? MODEL_TEMPLATES[0];
   if (!template) throw new RangeError("no templates");
-  const values = { ...startValues(template), ...all[template.id] };
+  const set = all[template.id];
+  const values = useMemo(() => ({ ...startValues(template), ...set }), [template, set]);
   const [bandName, setBandName] = useState(bands[0]?.name ?? null);
   const band = bands.find(({ name }) => name === bandName) ?? null;
   const who = useMemo(() => ({ body: bodyFromMeasure(tried), posture, band }), [tried, posture, band]);
@@ -128,6 +130,7 @@ export function ModelScreen(props: ModelScreenProps) {
   const [isBodyOpen, setBodyOpen] = useState(false);
   usePlayed(isPlaying, template.movement, (value) => setLever(template.movement.lever, value));
   const pose = template.pose(who, values);
+  const settled = useDeferredValue(values); // what is solved and charted may lag a drag by a frame
   const isOwnBody = tried === measure;
   const pickGroup = (group: ModelGroup): void => setTemplateId(MODEL_TEMPLATES.find((row) => row.group === group)?.id ?? "squat");
   return (
@@ -209,10 +212,11 @@ export function ModelScreen(props: ModelScreenProps) {
           </Soft>
         </Card>
       </Columns>
+      {!isPlaying && <FindCard key={template.id} who={who} template={template} values={settled} units={units} onSet={setLever} />}
       <Card aria-label="What changes with each lever" style={{ marginTop: 14 }}>
         <Title>What changes with each lever</Title>
         <Soft>solid: knee; dashed: hip; dotted: low back; newton metres of one leg, the back whole</Soft>
-        {!isPlaying && <LeverCharts template={template} who={who} values={values} units={units} />}
+        {!isPlaying && <LeverCharts template={template} who={who} values={settled} units={units} />}
       </Card>
       <Ask title="Whose body" isOpen={isBodyOpen} onClose={() => setBodyOpen(false)}>
         <p>Only tried here. What is measured on the client is kept under Limits.</p>
