@@ -38,11 +38,14 @@ test("every kind of set-up is drawn and asked, by mouse and by keyboard", async 
   const before = await grip.getAttribute("aria-valuenow");
   await page.keyboard.press("ArrowUp");
   await expect(grip).not.toHaveAttribute("aria-valuenow", before ?? "");
-  await page.getByRole("button", { name: "Set it so" }).click();
-  await expect(page.getByRole("region", { name: "Find a setting" })).toContainText(/of what is asked now/);
   await page.getByRole("button", { name: "Play the movement" }).click();
   await expect.poll(() => grip.getAttribute("aria-valuenow")).not.toBe(before);
   await page.getByRole("button", { name: "Stop" }).click();
+  await pick(page, "Kind", "Step");
+  const find = page.getByRole("region", { name: "Find a setting" });
+  await expect(find).toContainText(/Step height \d+ cm.*: [67]\d% of what is asked now/);
+  await find.getByRole("button", { name: "Set it so" }).click();
+  await expect(page.getByRole("slider", { name: "Step height", exact: true })).not.toHaveValue("0.18");
 });
 
 test("another body is tried without touching the client's own", async ({ trainer: page }) => {
