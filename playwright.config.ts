@@ -13,6 +13,7 @@ export default defineConfig({
   outputDir: "test-results",
   use: {
     baseURL: address,
+    actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     screenshot: "only-on-failure",
     launchOptions: {
