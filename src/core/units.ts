@@ -11,6 +11,7 @@ export const mFromIn = (lengthIn: number): number => lengthIn * M_PER_IN;
 export const inFromM = (lengthM: number): number => lengthM / M_PER_IN;
 /** Newtons carried by a hand, told as the kilograms a hand scale would read. */
 export const kgfFromN = (forceN: number): number => forceN / GRAVITY_MPS2;
+export const nFromKgf = (forceKgf: number): number => forceKgf * GRAVITY_MPS2;
 
 export const radFromDeg = (angleDeg: number): number => (angleDeg * Math.PI) / 180;
 export const degFromRad = (angleRad: number): number => (angleRad * 180) / Math.PI;

@@ -1,3 +1,4 @@
+import { cosDeg } from "../units";
 import {
   ARMS_COM_FRACTION,
   BELLY_ALONG_FRACTION,
@@ -122,6 +123,6 @@ export function bodyFromMeasure(measure: BodyMeasure): Body {
  * cosine of how far each leg leans outward. An assumption of ours: both segments lean alike.
  */
 export function withLegsApart(body: Body, apartDeg: number): Body {
-  const seen = Math.cos((apartDeg * Math.PI) / 180);
+  const seen = cosDeg(apartDeg);
   return { ...body, thighM: body.thighM * seen, shankM: body.shankM * seen };
 }

@@ -1,8 +1,13 @@
+import { nFromKgf } from "../units";
 import type { Dose, Fault, LeverRange, Variation } from "./variation";
 
-const kgf = (mass: number): number => mass * 9.81;
 const seat = (min: number, max: number, start: number): LeverRange => ({ lever: "seatHeightM", min, max, start });
-const hands = (maxKg: number, startKg: number): LeverRange => ({ lever: "handForceN", min: 0, max: kgf(maxKg), start: kgf(startKg) });
+const hands = (maxKg: number, startKg: number): LeverRange => ({
+  lever: "handForceN",
+  min: 0,
+  max: nFromKgf(maxKg),
+  start: nFromKgf(startKg),
+});
 const load = (min: number, max: number, start: number): LeverRange => ({ lever: "loadKg", min, max, start });
 const SHARE: LeverRange = { lever: "shareFraction", min: 0.3, max: 0.7, start: 0.5 };
 

@@ -1,7 +1,7 @@
 import type { Body } from "../body/body";
 import { GRAVITY_MPS2 } from "../units";
 import { footComPoint } from "./foot";
-import { contactAreaMm2, contactRatio, quadricepsArmMm } from "./kneecap";
+import { kneecapLoad } from "./kneecap";
 import type { Leg } from "./leg";
 import type { LegDemand, LegGeometry } from "./standing.types";
 import { along, type Force, type Point, weight } from "./vector";
@@ -69,10 +69,10 @@ export function writeLegMoments(
 export function writeKneeTissue(demand: LegDemand, body: Body, leg: Leg): void {
   const { kneeMomentNm } = demand;
   const bendDeg = leg.kneeFlexionDeg;
-  const quadricepsN = Math.max(0, kneeMomentNm) / (quadricepsArmMm(bendDeg) / 1000);
-  demand.quadricepsN = quadricepsN;
-  demand.kneecapForceN = contactRatio(bendDeg) * quadricepsN;
-  demand.kneecapStressMPa = demand.kneecapForceN / contactAreaMm2(bendDeg);
+  const kneecap = kneecapLoad(kneeMomentNm, bendDeg);
+  demand.quadricepsN = kneecap.quadricepsN;
+  demand.kneecapForceN = kneecap.contactN;
+  demand.kneecapStressMPa = kneecap.stressMPa;
   const carriedN = demand.groundFyN - (body.footKg + body.shankKg) * GRAVITY_MPS2;
   const axialN = demand.groundFxN * leg.sinShank + carriedN * leg.cosShank;
   const muscleN = kneeMomentNm > 0 ? kneeMomentNm / ((49 - 0.14 * Math.min(bendDeg, 120)) / 1000) : -kneeMomentNm / KNEE_FLEXOR_ARM_M;

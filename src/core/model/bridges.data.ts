@@ -117,7 +117,7 @@ export const BRIDGE_MODELS: readonly ModelTemplate[] = [
     name: "Leg press",
     levers: {
       knee: angle("Knee bend", 10, 110, 80),
-      sled: force("Force of the sled", 20 * 9.81, 200 * 9.81, 70 * 9.81),
+      sled: force("Force of the sled", 20, 200, 70),
       incline: angle("Push above level", 0, 90, 45),
       high: length("Feet high on the plate", 0, 0.25, 0.12),
       seat: angle("Seat back from the sled", 90, 150, 120),

@@ -15,7 +15,7 @@ import { solePoint } from "../mechanics/foot";
 import type { Readings } from "../mechanics/readings";
 import type { LegGeometry } from "../mechanics/standing.types";
 import type { Point } from "../mechanics/vector";
-import { GRAVITY_MPS2 } from "../units";
+import { cosDeg, GRAVITY_MPS2, nFromKgf, sinDeg } from "../units";
 import { channelRows, type ModelResult, shoulderOver, standingModel } from "./model-pose";
 import type { SceneProp } from "./scene";
 import { byKnee, inHands, standing } from "./squats.data";
@@ -108,7 +108,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
     id: "terminal-extension",
     group: "Helpers",
     name: "Terminal knee extension with a band",
-    levers: { tension: force("Pull of the band", 0, 30 * 9.81, 8 * 9.81), shin: angle("Shin forward", 0, 30, 5) },
+    levers: { tension: force("Pull of the band", 0, 30, 8), shin: angle("Shin forward", 0, 30, 5) },
     movement: { lever: "shin", from: 20, to: 0 },
     pose: ({ body }, v) => {
       const hip = standHip(body);
@@ -140,7 +140,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
     levers: {
       knee: angle("Knee bend", 0, 100, 45),
       ankle: mass("Weight at the ankle", 0, 10, 2),
-      cuff: force("Pull of a cuff or hand", 0, 40 * 9.81, 0),
+      cuff: force("Pull of a cuff or hand", 0, 40, 0),
     },
     movement: { lever: "knee", from: 90, to: 0 },
     pose: ({ body }, v) => {
@@ -169,14 +169,14 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
       heel: angle("Heel raised", 0, 45, 20),
       share: share("Share on this leg", 0.3, 1, 0.5),
       load: mass("Load in the hands", 0, 40, 0),
-      hands: force("Held up by the hands", 0, 40 * 9.81, 5 * 9.81),
+      hands: force("Held up by the hands", 0, 40, 5),
       bend: angle("Knee bent", 0, 40, 0),
     },
     movement: { lever: "heel", from: 0, to: 40 },
     pose: ({ body }, v) => {
       const ball = solePoint(body, 0.73, v.heel);
       const ankle: Point = [0, -ball[1]];
-      const rise = body.shankM * Math.cos((v.bend * Math.PI) / 360) + body.thighM * Math.cos((v.bend * Math.PI) / 360);
+      const rise = (body.shankM + body.thighM) * cosDeg(v.bend / 2);
       const { ankleMomentNm, achillesN } = calfRaise(body, v.heel, v.share, v.load, v.hands);
       return helper(
         body,
@@ -202,7 +202,7 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
     levers: {
       angle: angle("Leg above level", 0, 45, 15),
       ankle: mass("Weight at the ankle", 0, 5, 0),
-      band: force("Pull of a band", 0, 20 * 9.81, 0),
+      band: force("Pull of a band", 0, 20, 0),
       arm: length("Band from the hip", 0.2, 0.8, 0.35),
     },
     movement: { lever: "angle", from: 0, to: 35 },
@@ -225,8 +225,8 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
     id: "seated-abduction",
     group: "Helpers",
     name: "Seated knees out against a band",
-    levers: { band: force("Pull of the band", 0, 40 * 9.81, 10 * 9.81), arm: length("Band from the hip", 0.15, 0.45, 0.36) },
-    movement: { lever: "band", from: 0, to: 20 * 9.81 },
+    levers: { band: force("Pull of the band", 0, 40, 10), arm: length("Band from the hip", 0.15, 0.45, 0.36) },
+    movement: { lever: "band", from: 0, to: nFromKgf(20) },
     pose: ({ body }, v) =>
       helper(
         body,
@@ -249,8 +249,8 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
     id: "one-leg-stand",
     group: "Helpers",
     name: "One-leg stand with a stick",
-    levers: { stick: force("Weight on the stick", 0, 20 * 9.81, 0), out: length("Hand out from the body", 0.2, 0.5, 0.35) },
-    movement: { lever: "stick", from: 0, to: 15 * 9.81 },
+    levers: { stick: force("Weight on the stick", 0, 20, 0), out: length("Hand out from the body", 0.2, 0.5, 0.35) },
+    movement: { lever: "stick", from: 0, to: nFromKgf(15) },
     pose: ({ body }, v) => {
       const { abductorMomentNm, hipContactN } = frontalHip(body, v.stick, "opposite", v.out);
       return helper(
@@ -282,11 +282,11 @@ export const HELPER_MODELS: readonly ModelTemplate[] = [
     },
     movement: { lever: "lean", from: 2, to: 35 },
     pose: ({ body }, v) => {
-      const along = (upM: number): Point => [-upM * Math.sin((v.lean * Math.PI) / 180), upM * Math.cos((v.lean * Math.PI) / 180)];
+      const along = (upM: number): Point => [-upM * sinDeg(v.lean), upM * cosDeg(v.lean)];
       const { tensionN, feetN } = strapLean(body, v.lean, 0.56 * body.heightM, v.handle, v.direction);
       if (!(tensionN >= 0)) return { ok: false, reason: "assist-wrong-way" };
       if (!(feetN > 0)) return { ok: false, reason: "assist-overload" };
-      const [dx, dy] = [Math.cos((v.direction * Math.PI) / 180), Math.sin((v.direction * Math.PI) / 180)];
+      const [dx, dy] = [cosDeg(v.direction), sinDeg(v.direction)];
       const handle: Point = [along(v.handle)[0] + 0.35, along(v.handle)[1]];
       return helper(
         body,

@@ -119,7 +119,7 @@ export const HINGE_MODELS: readonly ModelTemplate[] = [
       trunk: angle("Trunk forward", 10, 85, 55),
       knee: angle("Knee bend", 5, 45, 20),
       load: mass("Load in the hands", 0, 40, 0),
-      hands: force("Push on a support", 0, 20 * 9.81, 0),
+      hands: force("Push on a support", 0, 20, 0),
     },
     movement: { lever: "trunk", from: 10, to: 75 },
     pose: (who, v) =>

@@ -1,3 +1,4 @@
+import { nFromKgf } from "../units";
 import { withLegsApart } from "../body/body";
 import { type BandTable, bandTension } from "../mechanics/band";
 import { postureTrust, pressureFractionOf, shankRuleOf } from "../mechanics/posture";
@@ -53,7 +54,7 @@ const leaning = (who: Who, kneeDeg: number, shinDeg: number, trunkDeg: number): 
   });
 
 /** Pulls 12 kg at half as long again: what stands in for a band that nobody has measured. */
-const UNMEASURED: BandTable = { restM: 0.9, points: [{ lengthM: 1.35, tensionN: 12 * 9.81 }] };
+const UNMEASURED: BandTable = { restM: 0.9, points: [{ lengthM: 1.35, tensionN: nFromKgf(12) }] };
 
 /** The band hangs from above and is as long as the chest is low: length, pull and pose are found together. */
 function bandSquat(who: Who, kneeDeg: number, anchorM: number): ModelResult {
@@ -70,7 +71,7 @@ function bandSquat(who: Who, kneeDeg: number, anchorM: number): ModelResult {
     const pose = standingPose(who.body, at(pullN));
     return pose.ok ? bandTension(band, lengthM(pose)).tensionN - pullN : NaN;
   };
-  const mostN = 0.9 * who.body.massKg * 9.81;
+  const mostN = 0.9 * nFromKgf(who.body.massKg);
   const [none, most] = [excessN(0), excessN(mostN)];
   if (Number.isNaN(none)) return standingModel(who.body, at(0), "B");
   if (most > 0) return { ok: false, reason: "assist-overload" };
@@ -152,7 +153,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
     levers: {
       knee: angle("Knee bend", 5, 90, 40),
       heel: angle("Heels raised", 5, 40, 20),
-      hands: force("Push on the pole", 0, 30 * 9.81, 5 * 9.81),
+      hands: force("Push on the pole", 0, 30, 5),
     },
     movement: { lever: "knee", from: 5, to: 70 },
     pose: (who, v) =>
@@ -166,7 +167,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
     id: "sit-to-stand",
     group: "Squat",
     name: "Sit-to-stand",
-    levers: { seat: length("Seat height", 0.38, 0.76, 0.52), hands: force("Push on the pole", 0, 40 * 9.81, 0), share: SHARE },
+    levers: { seat: length("Seat height", 0.38, 0.76, 0.52), hands: force("Push on the pole", 0, 40, 0), share: SHARE },
     movement: { lever: "seat", from: 0.76, to: 0.46 },
     pose: (who, v) =>
       standingModel(
@@ -188,7 +189,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
     name: "Squat with a pole or rail",
     levers: {
       knee: KNEE,
-      hands: force("Force through the hands", 0, 40 * 9.81, 8 * 9.81),
+      hands: force("Force through the hands", 0, 40, 8),
       direction: angle("Its direction above level", -30, 150, 90),
       ahead: length("How far ahead of the ankle", 0.1, 0.6, 0.25),
     },
@@ -214,7 +215,7 @@ export const SQUAT_MODELS: readonly ModelTemplate[] = [
     name: "Squat on a strap",
     levers: {
       knee: KNEE,
-      pull: force("Pull in the strap", 0, 40 * 9.81, 10 * 9.81),
+      pull: force("Pull in the strap", 0, 40, 10),
       anchor: length("Height of the anchor", 0.8, 2.8, 2.2),
       away: length("Anchor ahead of the ankle", 0.6, 2.5, 1.4),
     },

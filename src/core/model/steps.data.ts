@@ -4,8 +4,8 @@ import type { SceneProp } from "./scene";
 import { byKnee, HANG, inHands, onPole, poleScene, standing } from "./squats.data";
 import { angle, force, length, mass, type ModelTemplate, share, template } from "./template";
 
-const HANDS = force("Push on the pole", 0, 40 * 9.81, 0);
-const RAIL = force("Pull on a rail ahead", 0, 15 * 9.81, 0);
+const HANDS = force("Push on the pole", 0, 40, 0);
+const RAIL = force("Pull on a rail ahead", 0, 15, 0);
 const LOAD = mass("Load in the hands", 0, 30, 0);
 /** Bracing between the feet leaves knees and hips open, not the back. */
 export const BRACED = { legs: "C", back: "B" } as const;

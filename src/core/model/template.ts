@@ -1,3 +1,4 @@
+import { nFromKgf } from "../units";
 import type { ModelResult, Who } from "./model-pose";
 
 /** One thing that can be set on the model page. Values are SI; angles in degrees. */
@@ -66,6 +67,8 @@ const lever =
 export const angle = lever("angle", 1);
 export const length = lever("length", 0.01);
 export const mass = lever("mass", 1);
-export const force = lever("force", 9.81);
+/** Ends and start as the kilograms a hand scale reads. */
+export const force = (name: string, minKgf: number, maxKgf: number, startKgf: number): LeverRow =>
+  lever("force", nFromKgf(1))(name, nFromKgf(minKgf), nFromKgf(maxKgf), nFromKgf(startKgf));
 export const share = lever("share", 0.05);
 export const time = lever("time", 5);

@@ -1,3 +1,4 @@
+import { nFromKgf } from "../units";
 import { LEVERS, type LeverId, type Setting, type Variation } from "../catalogue/variation";
 import { forceTrust, standingSettingOf, supportXM } from "../fit/demand";
 import type { Body } from "../body/body";
@@ -9,7 +10,7 @@ import type { ModelLever, ModelTemplate } from "./template";
 const NAMES: Readonly<Record<LeverId, Pick<ModelLever, "name" | "kind" | "step">>> = {
   seatHeightM: { name: "Seat height", kind: "length", step: 0.01 },
   kneeFlexionDeg: { name: "Knee bend", kind: "angle", step: 1 },
-  handForceN: { name: "Hand support", kind: "force", step: 9.81 },
+  handForceN: { name: "Hand support", kind: "force", step: nFromKgf(1) },
   loadKg: { name: "Load", kind: "mass", step: 1 },
   shareFraction: { name: "Share on this leg", kind: "share", step: 0.05 },
 };

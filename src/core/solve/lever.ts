@@ -16,6 +16,9 @@ export interface Watched {
   side: ChannelSide;
 }
 
+/** Which leg of a pose a side is: the side to watch leads, and what has no side is read with it. */
+const legOf = ({ leadSide }: Subject, side: ChannelSide): "lead" | "trail" => (side === "both" || side === leadSide ? "lead" : "trail");
+
 /** The exact setting that gives a demand, and of those on hand the one that comes nearest without asking more; null where none does. */
 export type LeverSolution = InverseResult & { snapped: number | null };
 
@@ -49,7 +52,7 @@ export function leverCurve(
   watched: Watched,
 ): (value: number) => number {
   const { channel, side } = watched;
-  const leg = side === "both" || side === subject.leadSide ? "lead" : "trail";
+  const leg = legOf(subject, side);
   const isDepth = LEVERS[lever].kind === "range";
   const prepare = (value: number) => prepareStanding(subject.body, standingSettingOf(subject, variation, withLever(setting, lever, value)));
   const kept = prepare(setting[lever] ?? 0);
@@ -88,7 +91,7 @@ export function matchDemand(
   const prepared = prepareStanding(subject.body, standingSettingOf(subject, from.variation, from.setting));
   const failure = solveStanding(prepared, depthOf(from.setting));
   if (failure) return { ok: false, reason: failure };
-  const target = preparedValue(prepared, watched.channel, watched.side === "both" || watched.side === subject.leadSide ? "lead" : "trail");
+  const target = preparedValue(prepared, watched.channel, legOf(subject, watched.side));
   if (!(target > 0)) return { ok: false, reason: "no-demand" };
   const solution = solveLever(subject, to.variation, to.setting, to.range, watched, target, to.increment);
   const { lever } = to.range;

@@ -1,3 +1,4 @@
+import { nFromKgf } from "../../core";
 import type { BodyOverrides, CalmPoseFact, ClientProfile, DailyTask, Limit, MeasuredBand, Setting } from "../../core";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
@@ -26,17 +27,17 @@ export const DEMO_BANDS: readonly MeasuredBand[] = [
     name: "long loop by the window",
     restM: 1.0,
     points: [
-      { lengthM: 1.3, tensionN: 6 * 9.81 },
-      { lengthM: 1.6, tensionN: 10 * 9.81 },
-      { lengthM: 1.9, tensionN: 13 * 9.81 },
+      { lengthM: 1.3, tensionN: nFromKgf(6) },
+      { lengthM: 1.6, tensionN: nFromKgf(10) },
+      { lengthM: 1.9, tensionN: nFromKgf(13) },
     ],
   },
   {
     name: "short stiff one",
     restM: 0.6,
     points: [
-      { lengthM: 0.9, tensionN: 9 * 9.81 },
-      { lengthM: 1.2, tensionN: 15 * 9.81 },
+      { lengthM: 0.9, tensionN: nFromKgf(9) },
+      { lengthM: 1.2, tensionN: nFromKgf(15) },
     ],
   },
 ];
@@ -84,7 +85,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { rule: { kind: "no-load-on-back" }, side: "both", owner: { kind: "client", name: "Maren" }, fromDay: -62, untilDay: null },
     ],
     variationId: "box-squat-pole",
-    known: { handForceN: 12 * 9.81 },
+    known: { handForceN: nFromKgf(12) },
     joint: { toleratedUse: 1.0, gainPerSession: 0.012, setback: null },
   },
   {

@@ -3,7 +3,7 @@ import dynamic from "next/dynamic";
 import { memo, useState } from "react";
 import { Form } from "react-aria-components";
 import { addBandAction } from "../../actions/equipment";
-import { BAND_LIMITS, inFromM, kgFromLb, lbFromKg, type MeasuredBand, mFromIn } from "../../core";
+import { BAND_LIMITS, inFromM, kgFromLb, lbFromKg, type MeasuredBand, mFromIn, nFromKgf } from "../../core";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
@@ -43,7 +43,7 @@ function BandForm({ units, onDone }: { units: UnitSystem; onDone: (name: string)
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        const band = { name, restM, points: points.map(({ lengthM, pullKg }) => ({ lengthM, tensionN: pullKg * 9.81 })) };
+        const band = { name, restM, points: points.map(({ lengthM, pullKg }) => ({ lengthM, tensionN: nFromKgf(pullKg) })) };
         take(
           () => addBandAction(band),
           () => onDone(name.trim()),
