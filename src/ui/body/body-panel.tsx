@@ -1,39 +1,24 @@
 "use client";
-import { type Body, BODY_LIMITS, type BodyMeasure, bodyFromMeasure, inFromM, kgFromLb, lbFromKg, mFromIn } from "../../core";
+import { type Body, BODY_LIMITS, type BodyMeasure, bodyFromMeasure, kgFromLb, lbFromKg } from "../../core";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField, NumberField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
+import { lengthField } from "../kit/unit-field";
 import { lengthText, type UnitSystem } from "../text/quantity-text";
 
 type Taped = "shankM" | "thighM" | "trunkM";
 const TAPED: readonly { key: Taped; label: string; how: string }[] = [
-  { key: "shankM", label: "Lower leg", how: "outer ankle bone to the knee's gap" },
-  { key: "thighM", label: "Thigh", how: "knee's gap to the bony point at the side of the hip" },
+  { key: "shankM", label: "Lower leg", how: "outer ankle bone to the knee's joint line" },
+  { key: "thighM", label: "Thigh", how: "knee's joint line to the bony point at the side of the hip" },
   { key: "trunkM", label: "Trunk", how: "that point at the hip to the top of the shoulder" },
 ];
+/** A tape is read to half a centimetre. */
+const TAPE = { metricCm: 0.5, imperialIn: 0.25 };
 const TABLES = [
   { id: "de-leva", label: "de Leva 1996 (by sex)" },
   { id: "winter", label: "Winter (one for all)" },
 ] as const;
 
-const lengthField = (units: UnitSystem, valueM: number, { min, max }: { min: number; max: number }, onChange: (valueM: number) => void) =>
-  units === "metric"
-    ? {
-        unit: "cm",
-        value: Math.round(valueM * 1000) / 10,
-        minValue: min * 100,
-        maxValue: max * 100,
-        step: 0.5,
-        onChange: (cm: number) => onChange(cm / 100),
-      }
-    : {
-        unit: "in",
-        value: Math.round(inFromM(valueM) * 10) / 10,
-        minValue: Math.ceil(inFromM(min) * 4) / 4,
-        maxValue: Math.floor(inFromM(max) * 4) / 4,
-        step: 0.25,
-        onChange: (inches: number) => onChange(mFromIn(inches)),
-      };
 const massField = (units: UnitSystem, valueKg: number, { min, max }: { min: number; max: number }, onChange: (valueKg: number) => void) =>
   units === "metric"
     ? { unit: "kg", value: Math.round(valueKg * 10) / 10, minValue: min, maxValue: max, step: 0.5, onChange }
@@ -69,7 +54,7 @@ function TapedField(props: {
         <NumberField
           label={label}
           hint={how}
-          {...lengthField(units, value, BODY_LIMITS[key], (next) => onChange({ ...measure, [key]: next }))}
+          {...lengthField(units, value, BODY_LIMITS[key], TAPE, (next) => onChange({ ...measure, [key]: next }))}
         />
       )}
     </Stack>
@@ -91,11 +76,11 @@ export function BodyPanel(props: {
       <Row $gap={16} style={{ alignItems: "start" }}>
         <NumberField
           label="Stature"
-          {...lengthField(units, measure.heightM, BODY_LIMITS.heightM, (heightM) => onChange({ ...measure, heightM }))}
+          {...lengthField(units, measure.heightM, BODY_LIMITS.heightM, TAPE, (heightM) => onChange({ ...measure, heightM }))}
         />
         <NumberField label="Mass" {...massField(units, massKg, BODY_LIMITS.massKg, (next) => onChange({ ...measure, massKg: next }))} />
         <NumberField
-          label="Of it, the belly"
+          label="Belly, part of the mass"
           hint="pregnancy, or weight carried in front"
           {...massField(units, bellyKg, { ...BODY_LIMITS.bellyKg, max: Math.min(BODY_LIMITS.bellyKg.max, massKg / 3) }, (next) =>
             onChange({ ...measure, bellyKg: next }),

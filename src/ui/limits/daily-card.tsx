@@ -3,11 +3,12 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { setDailyHeightAction } from "../../actions/clients";
-import { DAILY_LIMITS, type DailyTask, inFromM, mFromIn } from "../../core";
+import { DAILY_LIMITS, type DailyTask } from "../../core";
 import { Button, TextButton } from "../kit/button";
 import { ChoiceField, NumberField, TextField } from "../kit/fields";
 import { Card, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
+import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { lengthText, type UnitSystem } from "../text/quantity-text";
 import { color } from "../theme/tokens";
@@ -30,7 +31,6 @@ export function DailyCard({ clientId, tasks, units }: { clientId: string; tasks:
   const [kind, setKind] = useState<DailyTask["kind"]>("seat");
   const [heightM, setHeightM] = useState(0.42);
   const { take, isTaking, problem } = useStep();
-  const isMetric = units === "metric";
   const { min, max } = DAILY_LIMITS[kind];
   return (
     <Card aria-label="Own day">
@@ -73,15 +73,7 @@ export function DailyCard({ clientId, tasks, units }: { clientId: string; tasks:
                 setHeightM(next === "seat" ? 0.42 : 0.17);
               }}
             />
-            <NumberField
-              label="Height"
-              unit={isMetric ? "cm" : "in"}
-              minValue={isMetric ? min * 100 : Math.ceil(inFromM(min) * 2) / 2}
-              maxValue={isMetric ? max * 100 : Math.floor(inFromM(max) * 2) / 2}
-              step={isMetric ? 1 : 0.5}
-              value={isMetric ? Math.round(heightM * 100) : Math.round(inFromM(heightM) * 2) / 2}
-              onChange={(value) => setHeightM(isMetric ? value / 100 : mFromIn(value))}
-            />
+            <NumberField label="Height" {...lengthField(units, heightM, DAILY_LIMITS[kind], BY_RULE, setHeightM)} />
             <Button type="submit" isDisabled={isTaking}>
               Add
             </Button>

@@ -3,11 +3,12 @@ import dynamic from "next/dynamic";
 import { memo, useState } from "react";
 import { Form } from "react-aria-components";
 import { addBandAction } from "../../actions/equipment";
-import { BAND_LIMITS, inFromM, kgFromLb, lbFromKg, type MeasuredBand, mFromIn, nFromKgf } from "../../core";
+import { BAND_LIMITS, kgFromLb, lbFromKg, type MeasuredBand, nFromKgf } from "../../core";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
+import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
 import { handText, lengthText, type UnitSystem } from "../text/quantity-text";
@@ -31,14 +32,6 @@ function BandForm({ units, onDone }: { units: UnitSystem; onDone: (name: string)
   const isMetric = units === "metric";
   const set = (i: number, part: Partial<Draft>): void =>
     setPoints((all) => all.map((point, k) => (k === i ? { ...point, ...part } : point)));
-  const lengthField = (valueM: number, onChange: (valueM: number) => void) => ({
-    unit: isMetric ? "cm" : "in",
-    minValue: isMetric ? 10 : 4,
-    maxValue: isMetric ? 400 : 157,
-    step: isMetric ? 1 : 0.5,
-    value: isMetric ? Math.round(valueM * 100) : Math.round(inFromM(valueM) * 2) / 2,
-    onChange: (value: number) => onChange(isMetric ? value / 100 : mFromIn(value)),
-  });
   return (
     <Form
       onSubmit={(event) => {
@@ -55,10 +48,13 @@ function BandForm({ units, onDone }: { units: UnitSystem; onDone: (name: string)
           Hang the hand scale in the band and pull it to two or three lengths, the longest first to be used. No colours: wear changes them.
         </p>
         <TextField label="What it is called here" isRequired value={name} onChange={setName} />
-        <NumberField label="Length at rest" {...lengthField(restM, setRestM)} />
+        <NumberField label="Length at rest" {...lengthField(units, restM, BAND_LIMITS.lengthM, BY_RULE, setRestM)} />
         {points.map((point, i) => (
           <Row key={i} $gap={16} style={{ alignItems: "end" }}>
-            <NumberField label={`Pulled to, ${i + 1}`} {...lengthField(point.lengthM, (lengthM) => set(i, { lengthM }))} />
+            <NumberField
+              label={`Pulled to, ${i + 1}`}
+              {...lengthField(units, point.lengthM, BAND_LIMITS.lengthM, BY_RULE, (lengthM) => set(i, { lengthM }))}
+            />
             <NumberField
               label="The scale reads"
               unit={isMetric ? "kg" : "lb"}

@@ -52,8 +52,7 @@ function foundText({ value, exact, useFraction, reason }: Found, lever: ModelLev
   const name = lever.name.toLowerCase();
   if (value === null) return reason === "target-above-range" ? `No ${name} asks that much.` : `No ${name} on hand asks so little.`;
   const far = reason === "target-above-range" ? " It does not get higher than that." : "";
-  const between =
-    exact !== null && Math.abs(exact - value) > lever.step / 20 ? `, between the marks at ${modelLeverText(lever, exact, units)}` : "";
+  const between = exact !== null && Math.abs(exact - value) > lever.step / 20 ? ` (exactly ${modelLeverText(lever, exact, units)})` : "";
   return `${lever.name} ${modelLeverText(lever, value, units)}${between}: ${useFraction === null ? "" : percentText(useFraction)} of what is asked now.${far}`;
 }
 
