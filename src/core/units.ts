@@ -17,3 +17,6 @@ export const radFromDeg = (angleDeg: number): number => (angleDeg * Math.PI) / 1
 export const degFromRad = (angleRad: number): number => (angleRad * 180) / Math.PI;
 export const sinDeg = (angleDeg: number): number => Math.sin(radFromDeg(angleDeg));
 export const cosDeg = (angleDeg: number): number => Math.cos(radFromDeg(angleDeg));
+
+/** What a trainer reads and types; inside all is SI. */
+export type UnitSystem = "metric" | "imperial";

@@ -1,5 +1,5 @@
 import { BALL_FRACTION } from "../body/segments.data";
-import { brent, nearestZero, rootNearZero, sinusoidRootsDeg } from "../solve/roots";
+import { brent, nearestZero, rootNearZero, sinusoidRootsDeg } from "../numeric/roots";
 import { cosDeg, degFromRad, radFromDeg, sinDeg } from "../units";
 import { hipHeightGivenM, shankLeanDeg, shankSolveRangeDeg } from "./depth";
 import { solePoint } from "./foot";

@@ -1,5 +1,5 @@
 import type { Body } from "../body/body";
-import { sinusoidRootsDeg } from "../solve/roots";
+import { sinusoidRootsDeg } from "../numeric/roots";
 import { cosDeg, degFromRad, GRAVITY_MPS2, sinDeg } from "../units";
 import { solePoint } from "./foot";
 import { legDemand, legWeights, type LowBack, writeLowBack } from "./joints";

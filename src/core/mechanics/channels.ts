@@ -12,7 +12,7 @@ const TRUST_ORDER: readonly Trust[] = ["A", "A-", "B", "C"];
 export const leastTrust = (a: Trust, b: Trust): Trust => (TRUST_ORDER.indexOf(a) > TRUST_ORDER.indexOf(b) ? a : b);
 
 /** What kind of set-up a pose is of; some channels mean nothing in some of them. */
-export type TemplateKind = "standing" | "bridge" | "leg-press" | "lever";
+export type TemplateKind = "standing" | "bridge" | "leg-press" | "lever" | "none";
 
 interface AnyChannel {
   sided: boolean;
@@ -25,6 +25,8 @@ interface AnyChannel {
 export interface NumberChannel extends AnyChannel {
   reads: "angle" | "force" | "comparison";
   unit: "deg" | "Nm" | "N" | "MPa" | "BW" | "s" | "";
+  /** Which end of a movement asks most: room is worst where it is least. */
+  worst?: "least";
   /** p5 and p95 over catalogue poses and bodies, in `unit` or, where `perKg`, in `unit` per kg of body mass. */
   typical: { p5: number; p95: number; perKg: boolean } | null;
 }
@@ -48,8 +50,8 @@ export const CHANNELS = {
   hipFlexion: { reads: "angle", unit: "deg", sided: true, appliesTo: EVERY, bestTrust: "A", typical: plain(0, 111) },
   dorsiflexion: { reads: "angle", unit: "deg", sided: true, appliesTo: LEG, bestTrust: "A", typical: plain(-24, 30) },
   shankLean: { reads: "angle", unit: "deg", sided: true, appliesTo: LEG, bestTrust: "A-", typical: plain(0, 30) },
-  trunkLean: { reads: "angle", unit: "deg", sided: false, appliesTo: ON_FEET, bestTrust: "A", typical: plain(0, 60) },
-  bellyRoom: { reads: "angle", unit: "deg", sided: false, appliesTo: LEG, bestTrust: "A", typical: plain(68, 180) },
+  trunkLean: { reads: "angle", unit: "deg", sided: false, appliesTo: ["standing"], bestTrust: "A", typical: plain(0, 60) },
+  bellyRoom: { reads: "angle", unit: "deg", worst: "least", sided: false, appliesTo: LEG, bestTrust: "A", typical: plain(68, 180) },
   kneecapStress: { reads: "force", unit: "MPa", sided: true, appliesTo: EVERY, bestTrust: "B", typical: plain(0, 13.6) },
   kneecapForce: { reads: "force", unit: "N", sided: true, appliesTo: EVERY, bestTrust: "B", typical: null },
   kneeMoment: { reads: "force", unit: "Nm", sided: true, appliesTo: EVERY, bestTrust: "A-", typical: perKg(0, 0.85) },
@@ -62,6 +64,7 @@ export const CHANNELS = {
   lowBackCompression: { reads: "force", unit: "N", sided: false, appliesTo: ON_FEET, bestTrust: "B", typical: plain(690, 3030) },
   lowBackMoment: { reads: "force", unit: "Nm", sided: false, appliesTo: ON_FEET, bestTrust: "B", typical: plain(24, 161) },
   lowBackShear: { reads: "comparison", unit: "N", sided: false, appliesTo: ON_FEET, bestTrust: "C", typical: plain(74, 451) },
+  legWeight: { reads: "force", unit: "BW", sided: true, appliesTo: LEG, bestTrust: "B", typical: null },
   spineLoad: { reads: "force", unit: "N", sided: false, appliesTo: EVERY, bestTrust: "A", typical: null },
   handWeight: { reads: "force", unit: "N", sided: false, appliesTo: EVERY, bestTrust: "A", typical: null },
   friction: { reads: "comparison", unit: "", sided: false, appliesTo: ON_FEET, bestTrust: "B", typical: plain(0, 0.5) },
@@ -87,7 +90,7 @@ export type NumberChannelId = Exclude<ChannelId, RankChannelId>;
 export type SidedChannelId = { [K in ChannelId]: (typeof CHANNELS)[K]["sided"] extends true ? K : never }[ChannelId];
 export type WholeChannelId = Exclude<NumberChannelId, SidedChannelId>;
 
-/** The joint demands a ceiling can be set on, in the order they are shown. */
+/** The joint demands shown beside a figure, in the order they are shown. */
 export const LOAD_CHANNELS = [
   "kneecapStress",
   "kneeMoment",
@@ -96,9 +99,24 @@ export const LOAD_CHANNELS = [
 ] as const satisfies readonly NumberChannelId[];
 export type LoadChannelId = (typeof LOAD_CHANNELS)[number];
 
-/** What a fit reads off every pose: what ceilings and limits are set on. */
-export const FIT_CHANNELS = [...LOAD_CHANNELS, "kneeFlexion", "shankLean"] as const satisfies readonly NumberChannelId[];
-export type FitChannelId = (typeof FIT_CHANNELS)[number];
+/** What a ceiling can be set on: joint demands, and the bends that a back or hip is capped on whatever the force. */
+export const CEILING_CHANNELS = [...LOAD_CHANNELS, "hipFlexion", "trunkLean"] as const satisfies readonly NumberChannelId[];
+export type CeilingChannelId = (typeof CEILING_CHANNELS)[number];
+
+export const isRank = (id: ChannelId): id is RankChannelId => CHANNELS[id].reads === "rank";
+/** Every channel that is a number, in the order it is shown. */
+export const NUMBER_CHANNELS = (Object.keys(CHANNELS) as ChannelId[]).filter((id): id is NumberChannelId => !isRank(id));
+/** Those that mean something in one kind of set-up. */
+const appliesIn = (kind: TemplateKind): NumberChannelId[] =>
+  NUMBER_CHANNELS.filter((id) => (CHANNELS[id].appliesTo as readonly TemplateKind[]).includes(kind));
+export const CHANNELS_OF: Readonly<Record<TemplateKind, readonly NumberChannelId[]>> = {
+  standing: appliesIn("standing"),
+  bridge: appliesIn("bridge"),
+  "leg-press": appliesIn("leg-press"),
+  lever: appliesIn("lever"),
+  none: [],
+};
+export const isLeast = (id: NumberChannelId): boolean => (CHANNELS[id] as NumberChannel).worst === "least";
 
 /** Below this bend contact at the knee hangs on a small moment and is not to be shown. */
 const KNEE_CONTACT_FROM_DEG = 20;
@@ -130,9 +148,13 @@ export function trustUnder(channel: NumberChannelId, under: Trust | PartTrust): 
   return leastTrust(bestTrust, reads === "angle" && forces === "C" ? "B" : forces);
 }
 
-/** A demand on one joint: the headline under the client's posture rule, and the range the model leaves open. */
-export interface ChannelDemand {
-  channel: FitChannelId;
+/**
+ * What is asked of one channel on one side, at its worst along the movement: the headline under the client's posture
+ * rule, and the range the model leaves open. Past 90 degrees of bend the kneecap's value is its stand-in (E11): good for
+ * comparing, not for showing.
+ */
+export interface Demand {
+  channel: NumberChannelId;
   side: ChannelSide;
   low: number;
   head: number;

@@ -1,5 +1,5 @@
 import type { Body } from "../body/body";
-import { brent } from "../solve/roots";
+import { brent } from "../numeric/roots";
 import { cosDeg, degFromRad, radFromDeg } from "../units";
 import { ankleOnFootM } from "./foot";
 import type { Depth, PoseFailure, ShankRule, StandingSetting } from "./standing.types";
@@ -64,4 +64,10 @@ export function kneeFlexionDegOf(body: Body, setting: StandingSetting, depth: De
   };
   if (!(excessM(0) * excessM(KNEE_FLEXION_MAX_DEG) <= 0)) return "hip-height-unreachable";
   return brent(excessM, 0, KNEE_FLEXION_MAX_DEG);
+}
+
+/** Height of the seat that a client sits on with the knee bent so far: the inverse of `kneeFlexionDegOf` (E5). */
+export function kneeSeatHeightM(body: Body, setting: StandingSetting, kneeFlexionDeg: number): number {
+  const shankDeg = shankLeanDeg(body, setting, kneeFlexionDeg);
+  return body.ankleHeightM + body.shankM * cosDeg(shankDeg) + body.thighM * cosDeg(kneeFlexionDeg - shankDeg) - body.hipAboveSeatM;
 }

@@ -39,3 +39,17 @@ export function kneecapLoad(kneeMomentNm: number, kneeFlexionDeg: number): Kneec
   const contactN = contactRatio(kneeFlexionDeg) * quadricepsN;
   return { quadricepsN, contactN, stressMPa: contactN / contactAreaMm2(kneeFlexionDeg) };
 }
+
+const stressPerMoment = (kneeFlexionDeg: number): number =>
+  contactRatio(kneeFlexionDeg) / (quadricepsArmMm(kneeFlexionDeg) / 1000) / contactAreaMm2(kneeFlexionDeg);
+/** MPa of kneecap stress for each newton metre of knee moment at 90 degrees, where the tissue tables end. */
+export const STRESS_PER_MOMENT_AT_90 = stressPerMoment(KNEECAP_VALID_TO_DEG);
+
+/**
+ * Kneecap stress for comparing set-ups, MPa. Past 90 degrees of bend the tables are extrapolated and would fall again:
+ * there the knee's moment stands in, at the stress it has per newton metre at 90 (E11), so that deeper never reads easier.
+ */
+export const rankedStressMPa = (kneeMomentNm: number, kneeFlexionDeg: number): number =>
+  kneeFlexionDeg > KNEECAP_VALID_TO_DEG
+    ? Math.max(0, kneeMomentNm) * STRESS_PER_MOMENT_AT_90
+    : kneecapLoad(kneeMomentNm, kneeFlexionDeg).stressMPa;

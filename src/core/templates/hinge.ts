@@ -1,0 +1,92 @@
+import { leastTrust } from "../mechanics/channels";
+import { postureTrust } from "../mechanics/posture";
+import { standingPose } from "../mechanics/standing";
+import type { Arms, StandingSetting } from "../mechanics/standing.types";
+import { rootsByScan } from "../numeric/roots";
+import { nFromKgf } from "../units";
+import { handBounds, HANG, overShares, standing, toKnee, weightAt } from "./hands";
+import { BRACED, overBraceAndShares } from "./split";
+import { impossible } from "./set-up";
+import { between, fixed, type Subject, template } from "./template";
+
+/** How upright the movement begins, and the least bend the knees keep. */
+const UPRIGHT_DEG = 5;
+const SOFT_KNEE_DEG = 5;
+/** Shares of a staggered hinge that nobody measured: common practice, no source. */
+const STAGGER_SHARES = [0.6, 0.85] as const;
+
+const bent = (subject: Subject, kneeDeg: number, trunkLeanDeg: number, more: Partial<StandingSetting>): StandingSetting =>
+  standing(subject, { depth: toKnee(kneeDeg), balance: { solve: "shank", trunkLeanDeg }, ...more });
+
+/** The lean at which hanging hands are at a handle, by trying; undefined out of reach. */
+function leanToHandleDeg(subject: Subject, kneeDeg: number, handleM: number, massKg: number): number | undefined {
+  const aboveM = (trunkDeg: number): number => {
+    const pose = standingPose(subject.body, bent(subject, kneeDeg, trunkDeg, { arms: HANG, loads: weightAt("hands", massKg) }));
+    return pose.ok ? pose.hand[1] - handleM : NaN;
+  };
+  return rootsByScan(aboveM, 0, 88, 22, 1e-6)[0];
+}
+const ARMS = {
+  front: (aheadM: number): Arms => ({ kind: "hang", forwardM: aheadM }),
+  sides: (): Arms => ({ kind: "hang", forwardM: -0.08 }),
+  back: (): Arms => ({ kind: "crossed" }),
+} as const;
+
+/** The trunk goes down as a piece over soft knees, the shin giving way so that weight stays over the foot. */
+export const HINGE = template({
+  id: "hinge",
+  kind: "standing",
+  parameters: { stance: ["two", "staggered", "single"], loadAt: ["front", "sides", "back"], to: ["lean", "handle"] },
+  levers: {
+    trunkLeanDeg: fixed(5, 88, 50),
+    handleHeightM: fixed(0.1, 0.9, 0.5),
+    kneeFlexionDeg: fixed(5, 90, 15),
+    loadKg: fixed(0, 150, 0),
+    loadAheadM: fixed(0, 0.3, 0),
+    stanceBackM: fixed(0.08, 0.35, 0.22),
+    shareFraction: fixed(0.3, 0.95, NaN),
+    handForceN: fixed(0, nFromKgf(20), 0),
+  },
+  movesBy: ({ to }) => (to === "handle" ? "handleHeightM" : "trunkLeanDeg"),
+  samples: [1, 0.75, 0.5],
+  isEven: ({ stance }) => stance === "two",
+  shin: "balance",
+  set: (subject, p, v, at) => {
+    const { body } = subject;
+    const lowestDeg = p.to === "handle" ? leanToHandleDeg(subject, v.kneeFlexionDeg, v.handleHeightM, v.loadKg) : v.trunkLeanDeg;
+    if (lowestDeg === undefined) return impossible("handle-out-of-reach");
+    const trunkDeg = between(UPRIGHT_DEG, lowestDeg, at);
+    const kneeDeg = between(Math.min(SOFT_KNEE_DEG, v.kneeFlexionDeg), v.kneeFlexionDeg, at);
+    const setting = bent(subject, kneeDeg, trunkDeg, {
+      arms: ARMS[p.loadAt](v.loadAheadM),
+      loads: weightAt(p.loadAt === "back" ? "back" : "hands", v.loadKg),
+      assists: v.handForceN > 0 ? [{ at: "hands", force: { kind: "angle", magnitudeN: v.handForceN, directionDeg: 90 } }] : [],
+      ...(p.stance === "staggered"
+        ? { trail: { kind: "ground", backM: v.stanceBackM, heelDeg: 20, levelM: 0, pressureFraction: 0.5 } as const }
+        : {}),
+      ...(p.stance === "single" ? { trail: { kind: "free", thighDeg: "inline", kneeFlexionDeg: 15 } as const } : {}),
+    });
+    const spread =
+      p.stance === "staggered"
+        ? overBraceAndShares(setting, v.shareFraction === undefined ? STAGGER_SHARES : [v.shareFraction])
+        : { heads: p.stance === "two" ? overShares(setting, v.shareFraction) : [setting], bounds: () => [] };
+    const best = p.stance === "single" || v.handForceN > 0 ? "B" : "A-";
+    return {
+      by: "standing",
+      body,
+      heads: spread.heads,
+      bounds: () => [...spread.bounds(), ...handBounds(body, spread.heads)],
+      isDepth: false,
+      trust: p.stance === "staggered" ? () => BRACED : (knee) => leastTrust(postureTrust(subject.posture, knee), best),
+      scene: (pose) => (p.to === "handle" ? [{ kind: "block", atXM: pose.hand[0], topM: v.handleHeightM - 0.05, widthM: 0.3 }] : []),
+      notes: [],
+    };
+  },
+  traits: ({ loadAt }, { loadKg }) => (!(loadKg > 0) ? [] : loadAt === "back" ? ["added-weight", "bar-on-shoulders"] : ["added-weight"]),
+  cannotSay: ({ stance }) =>
+    stance === "staggered"
+      ? "How much the feet brace against each other, and whether the rear foot only balances: the share has to be told."
+      : stance === "single"
+        ? "The pelvis turning open: the side view takes it as level."
+        : "Rounding of the back and how the discs share the load: compression ranks set-ups, it is no limit.",
+});
