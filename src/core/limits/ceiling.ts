@@ -1,96 +1,74 @@
-import type { Setting, Variation } from "../catalogue/variation";
-import { demandOf, type Subject } from "../fit/demand";
-import type { ChannelSide, LoadChannelId, Side } from "../mechanics/channels";
-import type { PoseFailure } from "../mechanics/standing.types";
+import type { CeilingChannelId, ChannelSide, Side } from "../mechanics/channels";
+import { ask, WHOLE } from "../templates/ask";
+import type { Form } from "../templates/form";
+import { hasLever } from "../templates/form";
+import type { Setting } from "../templates/lever";
+import type { Subject } from "../templates/template";
+import { CHANNELS_OF_SITE, type LimitedBy } from "./complaint";
 import type { Day } from "./limit";
 
-/** The most one channel on one side may be asked. */
+/** The most one channel on one side may be asked. Always more than nothing. */
 export interface Ceiling {
   id: string;
-  channel: LoadChannelId;
+  channel: CeilingChannelId;
   side: ChannelSide;
-  /** In the channel's unit. */
+  /** In the channel's unit. Past 90 degrees of bend a kneecap's is compared with the knee's moment (E11). */
   value: number;
   source: { kind: "calm-pose" | "history"; id: string };
-  /** Knee moment that speaks for kneecap stress past 90 degrees of bend; it never closes anything before that. */
-  standsInFor: "kneecapStress" | null;
   fromDay: Day;
-  /** Part of body weight under the sore leg in the calm pose, and whether scales said so. */
-  share: { fraction: number; measured: boolean };
+  /** Whether two scales said how much of the weight was under that leg; otherwise the least plausible share was taken. */
+  isShareMeasured: boolean;
 }
 
-/** What a client was limited by at the calm pose: the only channel it sets a ceiling on. */
-export type LimitedBy = "kneecap" | "knee" | "hip" | "low-back";
-const CHANNEL_OF = { kneecap: "kneecapStress", knee: "kneeMoment", hip: "hipMoment", "low-back": "lowBackCompression" } as const;
-
-/** Unmeasured, a guarded leg is taken to carry this little: the lower plausible share gives the safer ceiling. */
-export const ASSUMED_SHARE_FRACTION = 0.45;
 /** After calm mornings near the ceiling, this much more is proposed. */
 export const CEILING_RAISE_FRACTION = 0.05;
 export const NEAR_CEILING_USE = 0.95;
 export const CALM_MORNINGS_TO_RAISE = 2;
 
+/** The lowest set-up that stayed quiet, and what said stop there. */
 export interface CalmPose {
   id: string;
   day: Day;
   side: Side;
   limitedBy: LimitedBy;
-  variation: Variation;
+  form: Form;
   setting: Setting;
-  /** Measured on two scales, or null. */
+  /** Of that side, measured on two scales, or null. */
   shareFraction: number | null;
 }
 
-export type CeilingDraft = Pick<Ceiling, "channel" | "side" | "value" | "standsInFor" | "source" | "fromDay" | "share">;
-export type Calibration = { ok: true; ceilings: CeilingDraft[]; shareFraction: number } | { ok: false; reason: PoseFailure };
+export type CeilingDraft = Omit<Ceiling, "id">;
+export type Calibration =
+  | { ok: true; ceilings: CeilingDraft[] }
+  | { ok: false; reason: string; channel: null }
+  /** The set-up asks nothing of what hurt, or the model does not read it there: no ceiling can come of it. */
+  | { ok: false; reason: "nothing-asked"; channel: CeilingChannelId };
 
 /**
- * Ceilings from the lowest set-up that stayed quiet. Only the channel and side it was limited by get one. For a
- * kneecap past 90 degrees no stress is computed and knee moment stands in; below 90 the stand-in is kept for the
- * deeper poses it may be compared with later.
+ * Ceilings from the lowest set-up that stayed quiet: for the channels and side it was limited by and no other, each the
+ * least it can have been over an unmeasured share and the hands. Refused, never dropped, where there is no such pose or
+ * where it asks nothing.
  */
 export function ceilingsFromCalmPose(subject: Omit<Subject, "leadSide">, calm: CalmPose): Calibration {
-  const shareFraction = calm.shareFraction ?? ASSUMED_SHARE_FRACTION;
-  const demand = demandOf({ ...subject, leadSide: calm.side }, calm.variation, { ...calm.setting, shareFraction });
-  if (!demand.ok) return demand;
-  const draft = (channel: LoadChannelId, standsInFor: Ceiling["standsInFor"]): CeilingDraft[] => {
-    const found = demand.channels.find((d) => d.channel === channel && (d.side === calm.side || d.side === "both"));
-    if (!found || found.refused || !(found.head > 0)) return [];
-    return [
-      {
-        channel,
-        side: found.side,
-        value: found.low, // with a hand support, the least it can have been
-        standsInFor,
-        source: { kind: "calm-pose", id: calm.id },
-        fromDay: calm.day,
-        share: { fraction: shareFraction, measured: calm.shareFraction !== null },
-      },
-    ];
-  };
-  const channel = CHANNEL_OF[calm.limitedBy];
-  const ceilings = channel === "kneecapStress" ? [...draft(channel, null), ...draft("kneeMoment", channel)] : draft(channel, null);
-  return { ok: true, ceilings, shareFraction };
-}
-
-/**
- * A ceiling under a body that is the same but better known (its lengths measured, another table): what the calm pose
- * asked is computed anew, and the ceiling follows in proportion. Null where the pose no longer has that demand.
- */
-export function ceilingForBody(
-  { channel, side, value }: Pick<Ceiling, "channel" | "side" | "value">,
-  calm: CalmPose,
-  before: Omit<Subject, "leadSide">,
-  after: Omit<Subject, "leadSide">,
-): number | null {
-  const shareFraction = calm.shareFraction ?? ASSUMED_SHARE_FRACTION;
-  const asked = (subject: Omit<Subject, "leadSide">): number | undefined => {
-    const demand = demandOf({ ...subject, leadSide: calm.side }, calm.variation, { ...calm.setting, shareFraction });
-    const found = demand.ok ? demand.channels.find((d) => d.channel === channel && d.side === side) : undefined;
-    return found?.refused ? undefined : found?.low;
-  };
-  const [was, is] = [asked(before), asked(after)];
-  return was && is && was > 0 && is > 0 ? (value * is) / was : null;
+  const { shareFraction: _kept, ...rest } = calm.setting;
+  const isShared = hasLever(calm.form, "shareFraction") && calm.shareFraction !== null;
+  const setting: Setting = isShared ? { ...rest, shareFraction: calm.shareFraction ?? NaN } : rest;
+  const asked = ask({ ...subject, leadSide: calm.side }, calm.form, setting, WHOLE);
+  if (!asked.ok) return { ok: false, reason: asked.reason, channel: null };
+  const ceilings: CeilingDraft[] = [];
+  for (const channel of CHANNELS_OF_SITE[calm.limitedBy]) {
+    const found = asked.demands.find((demand) => demand.channel === channel && (demand.side === calm.side || demand.side === "both"));
+    if (!found || !(found.low > 0)) return { ok: false, reason: "nothing-asked", channel };
+    ceilings.push({
+      channel,
+      side: found.side,
+      value: found.low,
+      source: { kind: "calm-pose", id: calm.id },
+      fromDay: calm.day,
+      isShareMeasured: calm.shareFraction !== null,
+    });
+  }
+  return { ok: true, ceilings };
 }
 
 /** A dose that was done, and how the next morning answered. */
@@ -101,10 +79,12 @@ export interface AnsweredDose {
   response: "calm" | "noticed" | "flare" | null;
 }
 
+const confirms = ({ fromDay }: Pick<Ceiling, "fromDay">, { day, useFraction, response }: AnsweredDose): boolean =>
+  day >= fromDay && useFraction >= NEAR_CEILING_USE && response === "calm";
+
 /** Provisional until a dose at the calm pose was calm the next morning; the calm pose itself is the first such dose. */
-export function isProvisional({ fromDay }: Pick<Ceiling, "fromDay">, doses: readonly AnsweredDose[]): boolean {
-  return !doses.some(({ day, useFraction, response }) => day >= fromDay && useFraction >= NEAR_CEILING_USE && response === "calm");
-}
+export const isProvisional = (ceiling: Pick<Ceiling, "fromDay">, doses: readonly AnsweredDose[]): boolean =>
+  !doses.some((dose) => confirms(ceiling, dose));
 
 /** The value to propose after calm mornings near the ceiling, or null. The trainer confirms; a limit still binds. */
 export function proposedRaise(ceiling: Pick<Ceiling, "value" | "fromDay">, doses: readonly AnsweredDose[]): number | null {
@@ -113,11 +93,10 @@ export function proposedRaise(ceiling: Pick<Ceiling, "value" | "fromDay">, doses
   return near ? ceiling.value * (1 + CEILING_RAISE_FRACTION) : null;
 }
 
-/** The ceilings that count today: for each channel, side and role the latest one. */
-export function currentCeilings(all: readonly Ceiling[], today: Day): Ceiling[] {
-  const latest = new Map<string, Ceiling>();
-  for (const ceiling of [...all].sort((a, b) => a.fromDay.localeCompare(b.fromDay))) {
-    if (ceiling.fromDay <= today) latest.set(`${ceiling.channel} ${ceiling.side} ${ceiling.standsInFor}`, ceiling);
-  }
+/** The ceilings that count today: for each channel and side the latest one. */
+export function currentCeilings<C extends Pick<Ceiling, "channel" | "side" | "fromDay">>(all: readonly C[], today: Day): C[] {
+  const latest = new Map<string, C>();
+  for (const ceiling of all.toSorted((a, b) => a.fromDay.localeCompare(b.fromDay)))
+    if (ceiling.fromDay <= today) latest.set(`${ceiling.channel} ${ceiling.side}`, ceiling);
   return [...latest.values()];
 }

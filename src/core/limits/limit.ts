@@ -1,14 +1,40 @@
-import type { ChannelSide } from "../mechanics/channels";
+import type { ChannelSide, NumberChannelId } from "../mechanics/channels";
+import type { Trait } from "../templates/template";
 
 /** A calendar day in the studio's time zone, `YYYY-MM-DD`: sorts and compares as text. */
 export type Day = string;
 
-export type OwnerKind = "clinician" | "rule" | "client";
+/** What a limit can bound by a number, and the numbers that make sense for it: degrees, newtons, shares of body weight. */
+export const LIMIT_BOUNDS = {
+  kneeFlexion: { min: 20, max: 150 },
+  shankLean: { min: 0, max: 45 },
+  hipFlexion: { min: 20, max: 140 },
+  trunkLean: { min: 0, max: 90 },
+  spineLoad: { min: 0, max: 2000 },
+  handWeight: { min: 0, max: 2000 },
+  legWeight: { min: 0, max: 2 },
+} as const satisfies Partial<Record<NumberChannelId, { min: number; max: number }>>;
+export type LimitChannelId = keyof typeof LIMIT_BOUNDS;
+export const LIMIT_CHANNELS = Object.keys(LIMIT_BOUNDS) as LimitChannelId[];
+/** Room for the belly is the one that must not fall short, degrees between trunk and thigh. */
+export const ROOM_BOUNDS = { min: 40, max: 170 } as const;
+
+/** Along the whole movement and over its whole plausible range. "No added weight" and "no bar on the shoulders" are two. */
 export type LimitRule =
-  | { kind: "knee-bend"; maxDeg: number }
-  | { kind: "shin-forward"; maxDeg: number }
-  | { kind: "no-load-on-back" }
+  | { kind: "most"; channel: LimitChannelId; most: number }
+  | { kind: "room"; leastDeg: number }
+  | { kind: "never"; what: Trait }
   | { kind: "own-words"; text: string };
+
+export type OwnerKind = "clinician" | "rule" | "client";
+/** Who lifted it, or that it was entered by mistake: the second is no lifting and is kept as what it is. */
+export interface Lift {
+  kind: "lifted" | "mistake";
+  by: string;
+  role: string;
+  day: Day;
+  reason: string;
+}
 
 /** A hard bound on what a client may do, with the person or rule it belongs to. */
 export interface Limit {
@@ -19,18 +45,17 @@ export interface Limit {
   fromDay: Day;
   /** Last day it runs, or null for open-ended. */
   untilDay: Day | null;
-  lift: { by: string; role: string; day: Day; reason: string } | null;
+  lift: Lift | null;
 }
 
-export const LIMIT_BOUNDS = { kneeBendMaxDeg: { min: 20, max: 150 }, shinForwardMaxDeg: { min: 0, max: 45 } } as const;
-
-export type LimitState = "coming" | "in-force" | "ask" | "ended" | "lifted";
+export type LimitState = "coming" | "in-force" | "ask" | "ended" | "lifted" | "mistake";
 
 /**
  * Where a limit stands on a day. It runs to the end of its last day. A clinician's limit past that day stays in force
  * as `ask` until someone records who lifted it; a rule's or the client's own simply ends.
  */
 export function limitState({ owner, fromDay, untilDay, lift }: Limit, today: Day): LimitState {
+  if (lift?.kind === "mistake") return "mistake";
   if (lift && lift.day <= today) return "lifted";
   if (fromDay > today) return "coming";
   if (untilDay === null || today <= untilDay) return "in-force";
