@@ -1,44 +1,15 @@
+import type { Form } from "../templates/form";
+import type { Trait } from "../templates/template";
+
 /** The catalogue's types. Rows live beside this file as typed data; a trainer's own have the same shape. */
-export type Pattern = "squat" | "hinge" | "bridge" | "step";
+export const PATTERNS = ["squat", "hinge", "bridge", "step", "helper"] as const;
+/** The helpers stand beside the four patterns: isolation, calf, side hip, carry. */
+export type Pattern = (typeof PATTERNS)[number];
 
-/** What can be changed on the floor. The unit is in the name; hand force is both hands together, upward. */
-export type LeverId = "seatHeightM" | "kneeFlexionDeg" | "handForceN" | "loadKg" | "shareFraction";
-export type LeverKind = "support" | "range" | "load" | "share";
+export const EQUIPMENT = ["chair", "pads", "box", "pole", "counter", "rail", "step", "mat", "dumbbell", "barbell", "ankle-weight"] as const;
+export type Equipment = (typeof EQUIPMENT)[number];
 
-export const LEVERS = {
-  seatHeightM: { kind: "range", harder: "less" },
-  kneeFlexionDeg: { kind: "range", harder: "more" },
-  handForceN: { kind: "support", harder: "less" },
-  loadKg: { kind: "load", harder: "more" },
-  shareFraction: { kind: "share", harder: "more" },
-} as const satisfies Record<LeverId, { kind: LeverKind; harder: "less" | "more" }>;
-
-export interface LeverRange {
-  lever: LeverId;
-  min: number;
-  max: number;
-  /** Where it stands before anything is solved. */
-  start: number;
-}
-
-/** Values of a variation's levers, SI. A lever the variation does not have is absent. */
-export type Setting = Readonly<Partial<Record<LeverId, number>>>;
-
-/** What the hands hold on to. `aheadOfToesM` places it; a rail is pulled, so its force also points forward. */
-export interface HandSupport {
-  kind: "pole" | "counter" | "rail";
-  aheadOfToesM: number;
-  heightM: number;
-  directionDeg: number;
-}
-
-export interface StandingTemplate {
-  kind: "standing";
-  arms: "forward" | "crossed" | "goblet" | "hang";
-  loadAt: "hands" | "back" | null;
-  support: HandSupport | null;
-}
-
+/** What may be seen, its likely cause, and what to do about it. */
 export interface Fault {
   id: string;
   sign: string;
@@ -46,8 +17,8 @@ export interface Fault {
   response: string;
 }
 
-export type Equipment = "chair" | "pads" | "box" | "pole" | "counter" | "rail" | "dumbbell" | "barbell";
-
+/** The order a repetition runs in: bridges and steps begin by rising, squats and hinges by lowering. */
+export type TempoPhase = "lower" | "pause" | "rise";
 export interface Dose {
   setCount: number;
   repetitionsLow: number;
@@ -56,16 +27,18 @@ export interface Dose {
   restS: number;
 }
 
-export interface Variation {
+/** One named way to do a pattern: plain data over one template, to be stored, exported, or written by a trainer. */
+export interface Variation extends Form {
+  /** Never renamed, only retired: a record that names it still opens. */
   id: string;
+  /** Raised when its set-up means something else than before. */
+  revision: number;
   pattern: Pattern;
   name: string;
   purpose: string;
   setUp: string;
   cues: readonly string[];
   faults: readonly Fault[];
-  template: StandingTemplate;
-  levers: readonly LeverRange[];
   equipment: readonly Equipment[];
   cautions: readonly string[];
   /** Ids of the next easier and next harder variations on the handbook's ladder. */
@@ -74,23 +47,8 @@ export interface Variation {
   dose: Dose;
   /** Place on the handbook's ladder, easiest first: it ranks where no ceiling does. */
   ladderPlace: number;
+  startsBy: "lower" | "rise";
+  /** What the template cannot know of it. */
+  traits?: readonly Trait[];
+  isRetired?: true;
 }
-
-/** Whether two set-ups are the same to the millimetre and the gram. */
-export function isSameSetting(a: Setting, b: Setting): boolean {
-  const levers = new Set([...Object.keys(a), ...Object.keys(b)] as LeverId[]);
-  return [...levers].every((lever) => Math.abs((a[lever] ?? NaN) - (b[lever] ?? NaN)) < 1e-6);
-}
-
-/** Whether a set-up has just the levers of this variation, each within its range. */
-export const isSettingOf = (variation: Variation, setting: Setting): boolean =>
-  Object.keys(setting).every((lever) => variation.levers.some((range) => range.lever === lever)) &&
-  variation.levers.every(({ lever, min, max }) => {
-    const value = setting[lever];
-    return value === undefined || (value >= min - 1e-9 && value <= max + 1e-9);
-  });
-
-export const hasLever = (variation: Variation, lever: LeverId): boolean => variation.levers.some((range) => range.lever === lever);
-
-export const startSetting = (variation: Variation): Setting =>
-  Object.fromEntries(variation.levers.map(({ lever, start }) => [lever, start]));

@@ -1,4 +1,4 @@
-import type { Dose } from "../catalogue/variation";
+import type { Dose, TempoPhase, Variation } from "../catalogue/variation";
 
 export const DOSE_LIMITS = {
   setCount: { min: 1, max: 6 },
@@ -9,16 +9,29 @@ export const DOSE_LIMITS = {
 } as const;
 
 /** Seconds one repetition takes: lower, pause, rise. */
-export const repetitionS = ({ tempo }: Dose): number => tempo.lowerS + tempo.pauseS + tempo.riseS;
+export const repetitionS = ({ tempo }: Pick<Dose, "tempo">): number => tempo.lowerS + tempo.pauseS + tempo.riseS;
 
 /** Seconds of work and rest at the top of the repetition range; no rest after the last set. */
 export const doseS = (dose: Dose): number => dose.setCount * dose.repetitionsHigh * repetitionS(dose) + (dose.setCount - 1) * dose.restS;
+
+/** One light set, as few repetitions as the row goes down to: what "try" is. */
+export const tryDose = (dose: Dose): Dose => ({ ...dose, setCount: 1, repetitionsHigh: dose.repetitionsLow });
+
+/** The phases of one repetition in the order they are done: squats and hinges lower first, bridges and steps rise first. */
+export function phasesOf({ tempo }: Pick<Dose, "tempo">, startsBy: Variation["startsBy"]): { phase: TempoPhase; lengthS: number }[] {
+  const [lower, pause, rise] = [
+    { phase: "lower", lengthS: tempo.lowerS },
+    { phase: "pause", lengthS: tempo.pauseS },
+    { phase: "rise", lengthS: tempo.riseS },
+  ] as const;
+  return startsBy === "lower" ? [lower, pause, rise] : [rise, pause, lower];
+}
 
 /** Where in a repetition a running set is. */
 export interface TempoMoment {
   /** Completed repetitions. */
   repetitions: number;
-  phase: "lower" | "pause" | "rise";
+  phase: TempoPhase;
   /** Seconds left of this phase, rounded up as one counts aloud. */
   leftS: number;
   /** Part of this phase that is over. */
@@ -26,21 +39,17 @@ export interface TempoMoment {
 }
 
 /** The moment `elapsedS` seconds into a set. Phases of no length are skipped. */
-export function tempoMoment(dose: Dose, elapsedS: number): TempoMoment {
-  const { lowerS, pauseS } = dose.tempo;
+export function tempoMoment(dose: Pick<Dose, "tempo">, startsBy: Variation["startsBy"], elapsedS: number): TempoMoment {
   const lengthS = repetitionS(dose);
   const repetitions = Math.floor(elapsedS / lengthS);
   const insideS = elapsedS - repetitions * lengthS;
-  const bounds = [
-    { phase: "lower", fromS: 0, toS: lowerS },
-    { phase: "pause", fromS: lowerS, toS: lowerS + pauseS },
-    { phase: "rise", fromS: lowerS + pauseS, toS: lengthS },
-  ] as const;
-  const now = bounds.find(({ toS }) => insideS < toS) ?? bounds[2];
-  return {
-    repetitions,
-    phase: now.phase,
-    leftS: Math.ceil(now.toS - insideS),
-    phaseFraction: (insideS - now.fromS) / (now.toS - now.fromS),
-  };
+  let [fromS, now] = [0, phasesOf(dose, startsBy).findLast((each) => each.lengthS > 0)];
+  for (const each of phasesOf(dose, startsBy)) {
+    now = each;
+    if (insideS < fromS + each.lengthS) break;
+    fromS += each.lengthS;
+  }
+  if (!now) throw new RangeError("a tempo without length");
+  const leftS = fromS + now.lengthS - insideS;
+  return { repetitions, phase: now.phase, leftS: Math.ceil(leftS), phaseFraction: (insideS - fromS) / now.lengthS };
 }

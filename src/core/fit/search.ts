@@ -1,10 +1,13 @@
-import { type LeverId, type LeverRange, type Setting, startSetting, type Variation } from "../catalogue/variation";
-import { type CandidateState, type FitContext, type Judgement, judge } from "./candidate";
-import { countHolding, isWithin, leverValues, rangeOf, snapSetting, withLever } from "./levers";
+import type { Variation } from "../catalogue/variation";
+import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
+import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
+import type { FitContext } from "./context";
+import { type CandidateState, judge, type Judgement } from "./judge";
+import { countHolding, isWithin, snapSetting, valuesOn } from "./on-hand";
 
 /** What would open a closed variation. */
 export type Opening =
-  | { kind: "settings"; levers: Partial<Record<LeverId, number>> }
+  | { kind: "settings"; levers: Setting }
   | { kind: "limit-ends"; limitId: string }
   | { kind: "ceiling-rises"; useFraction: number }
   | { kind: "equipment" };
@@ -16,29 +19,35 @@ export interface Candidate extends Judgement {
 }
 
 /**
- * The hardest value of one lever that stays within `useFraction` of the tightest ceiling and inside every limit. Asks
- * for a handful of poses: demand rises along a lever's hard direction, and seats out of reach lie at its easy end.
- * Null when no value does.
+ * The hardest value of one lever that stays within `useFraction` of the tightest ceiling and inside every limit and
+ * rail. Asks for a handful of poses: demand rises along a lever's hard direction. Null when no value does.
  */
 export function hardestWithin(
   context: FitContext,
   variation: Variation,
   setting: Setting,
-  range: LeverRange,
+  range: OwnRange,
   useFraction: number,
 ): number | null {
-  const all = leverValues(range, context.increments[range.lever]);
+  const values = allowedOn(context, variation, range);
   const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
-  const tooHigh = (value: number): boolean => {
-    const [reason] = at(value).reasons;
-    return reason.code === "pose-impossible" && reason.reason === "hip-height-unreachable";
-  };
-  const reachable = range.lever === "seatHeightM" ? all.slice(countHolding(all, tooHigh)) : all;
-  return reachable[countHolding(reachable, (value) => isWithin(at(value), useFraction)) - 1] ?? null;
+  return values[countHolding(values, (value) => isWithin(at(value), useFraction)) - 1] ?? null;
+}
+
+/** What a search may try: a load never above what was calm in this pattern, or where the row starts. */
+function allowedOn(context: FitContext, variation: Variation, range: OwnRange): number[] {
+  const values = valuesOn(context, range);
+  if (LEVERS[range.lever].kind !== "load") return values;
+  const most = Math.max(range.start, context.calmLoads[variation.pattern]?.[range.lever] ?? 0);
+  return values.filter((value) => value <= most + 1e-9);
 }
 
 /** Levers a fit may move on its own: depth first, then hands, then load. The share is the client's, not ours. */
-const SOLVED_LEVERS: readonly LeverId[] = ["seatHeightM", "kneeFlexionDeg", "handForceN", "loadKg"];
+const solvedLevers = (variation: Variation): LeverId[] => {
+  const ids = variation.levers.map(({ lever }) => lever);
+  const of = (kind: "range" | "support" | "load"): LeverId[] => ids.filter((lever) => LEVERS[lever].kind === kind && LEVERS[lever].harder);
+  return [...of("range"), ...of("support"), ...of("load")];
+};
 
 /**
  * Settings nearest to the target use: depth is moved alone first; where even its easiest end asks too much, more hand
@@ -46,72 +55,103 @@ const SOLVED_LEVERS: readonly LeverId[] = ["seatHeightM", "kneeFlexionDeg", "han
  */
 function solveSetting(context: FitContext, variation: Variation, start: Setting, useFraction: number): { setting: Setting; met: boolean } {
   let setting = start;
-  for (const lever of SOLVED_LEVERS) {
-    const range = rangeOf(variation, lever);
+  for (const lever of solvedLevers(variation)) {
+    const range = rangeOf(context.subject, variation, lever);
     if (!range) continue;
     const solved = hardestWithin(context, variation, setting, range, useFraction);
-    if (solved !== null) return { setting: withLever(setting, lever, solved), met: true };
-    setting = withLever(setting, lever, easiestReachable(context, variation, setting, range));
+    if (solved !== null) return { setting: withLever(setting, lever, humbly(context, setting, range, solved)), met: true };
+    setting = withLever(setting, lever, easiestPossible(context, variation, setting, range));
   }
   return { setting, met: false };
 }
 
-function easiestReachable(context: FitContext, variation: Variation, setting: Setting, range: LeverRange): number {
-  const values = leverValues(range, context.increments[range.lever]);
-  return (
-    values.find((value) => judge(context, variation, withLever(setting, range.lever, value), "headline").pose !== null) ??
-    values[0] ??
-    range.start
-  );
+/** At the hard end of its range nothing measured has stopped the lever: then it stays where it stood. */
+function humbly(context: FitContext, setting: Setting, range: OwnRange, solved: number): number {
+  const now = setting[range.lever] ?? range.start;
+  const isGoverned = valuesOn(context, range).at(-1) !== solved;
+  return !isGoverned && isHarder(range.lever, solved, now) ? now : solved;
+}
+
+function easiestPossible(context: FitContext, variation: Variation, setting: Setting, range: OwnRange): number {
+  const values = valuesOn(context, range);
+  const isPossible = (value: number): boolean => judge(context, variation, withLever(setting, range.lever, value), "headline").isPossible;
+  return values.find(isPossible) ?? values[0] ?? range.start;
 }
 
 function openingOf(context: FitContext, variation: Variation, judgement: Judgement, start: Setting): Opening | null {
   if (judgement.state !== "closed") return null;
   const [reason] = judgement.reasons;
   if (reason.code === "equipment-missing") return { kind: "equipment" };
-  if (reason.code === "load-on-back-limited") return { kind: "limit-ends", limitId: reason.limitId };
+  if (reason.code === "never") return { kind: "limit-ends", limitId: reason.limitId };
   const { setting, met } = solveSetting(context, variation, start, 1);
   if (met) {
-    const changed = variation.levers.filter(({ lever }) => setting[lever] !== start[lever]);
-    return { kind: "settings", levers: Object.fromEntries(changed.map(({ lever }) => [lever, setting[lever]])) };
+    const changed = Object.entries(setting).filter(([lever, value]) => value !== start[lever as LeverId]);
+    return { kind: "settings", levers: Object.fromEntries(changed) };
   }
-  if (reason.code === "knee-bend-over-limit" || reason.code === "shin-over-limit") return { kind: "limit-ends", limitId: reason.limitId };
-  return judgement.tightest ? { kind: "ceiling-rises", useFraction: judgement.tightest.head } : null;
+  if (reason.code === "over-limit" || reason.code === "room-short") return { kind: "limit-ends", limitId: reason.limitId };
+  return judgement.tightest && judgement.tightest.head > 1 ? { kind: "ceiling-rises", useFraction: judgement.tightest.head } : null;
 }
 
-/** One variation fitted to one client: levers solved to the target use, then judged. */
+/** Where nothing has been measured there is nothing to solve: the easy end of what moves, no load, hands where the row has them. */
+function easiestSetting(context: FitContext, variation: Variation, start: Setting): Setting {
+  let setting = start;
+  for (const lever of solvedLevers(variation)) {
+    const range = rangeOf(context.subject, variation, lever);
+    if (!range || LEVERS[lever].kind === "support") continue;
+    if (LEVERS[lever].kind === "load") setting = withLever(setting, lever, valuesOn(context, range)[0] ?? range.min);
+    else if (judge(context, variation, setting, "headline").blocked) setting = solveSetting(context, variation, setting, Infinity).setting;
+  }
+  return setting;
+}
+
+/** One variation fitted to one client: levers solved to the target use, then judged over the whole range. */
 export function fitVariation(context: FitContext, variation: Variation, known: Setting = {}): Candidate {
-  const share = context.ceilings[0]?.share.fraction;
-  const begun = { ...startSetting(variation), ...(share === undefined ? {} : { shareFraction: share }), ...known };
-  const start = snapSetting(variation, begun, context.increments);
-  const { setting } = solveSetting(context, variation, start, context.targetUseFraction);
-  const solved = context.ceilings.length === 0 ? easiestAllowed(context, variation, start) : setting;
-  const judgement = judge(context, variation, solved);
-  return { ...judgement, variationId: variation.id, setting: solved, opening: openingOf(context, variation, judgement, start) };
+  const own = Object.fromEntries(Object.entries(known).filter(([lever]) => variation.levers.some((row) => row.lever === lever)));
+  const start = snapSetting(context, variation, { ...startSetting(context.subject, variation), ...own });
+  const isMeasured = judge(context, variation, start, "headline").tightest !== null;
+  const setting = isMeasured
+    ? solveSetting(context, variation, start, context.targetUseFraction).setting
+    : easiestSetting(context, variation, start);
+  const judgement = judge(context, variation, setting);
+  return { ...judgement, variationId: variation.id, setting, opening: openingOf(context, variation, judgement, start) };
 }
 
-/** Without a ceiling nothing can be solved: where the row starts, or the nearest easier depth inside the limits. */
-function easiestAllowed(context: FitContext, variation: Variation, start: Setting): Setting {
-  if (!judge(context, variation, start, "headline").blocked) return start;
-  return solveSetting(context, variation, start, Infinity).setting;
-}
-
-const STATE_RANK: Record<CandidateState, number> = { open: 0, try: 1, closed: 2 };
+const STATE_RANK: Record<CandidateState, number> = { open: 0, try: 1, "not-measured": 2, closed: 3 };
+const isLoaded = (setting: Setting): boolean =>
+  Object.entries(setting).some(([lever, value]) => LEVERS[lever as LeverId].kind === "load" && value > 0);
 
 /**
- * The whole list for one client, ranked: open before try before closed; nearest the target use first, and where uses
- * are about the same (or there are none) by the handbook's ladder.
+ * The whole list for one client, ranked: open before try before not measured before closed. Nearest the target use
+ * first, a load that was never calm last, and where uses are about the same by the handbook's ladder; what nobody measured, unloaded before loaded and
+ * easiest first.
  */
 export function fitCatalogue(context: FitContext, variations: readonly Variation[], known: Setting = {}): Candidate[] {
   const place = new Map(variations.map(({ id, ladderPlace }) => [id, ladderPlace]));
+  const placeOf = ({ variationId }: Candidate): number => place.get(variationId) ?? 0;
+  const patterns = new Map(variations.map(({ id, pattern }) => [id, pattern]));
+  const isNewLoad = ({ variationId, setting }: Candidate): boolean => {
+    const calm = context.calmLoads[patterns.get(variationId) ?? "helper"] ?? {};
+    return (Object.entries(setting) as [LeverId, number][]).some(
+      ([lever, value]) => LEVERS[lever].kind === "load" && value > (calm[lever] ?? 0),
+    );
+  };
   const distance = ({ tightest }: Candidate): number =>
     tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : 0;
+  const byEase = (a: Candidate, b: Candidate): number =>
+    Number(isLoaded(a.setting)) - Number(isLoaded(b.setting)) || placeOf(a) - placeOf(b);
   return variations
     .map((variation) => fitVariation(context, variation, known))
     .sort(
       (a, b) =>
         STATE_RANK[a.state] - STATE_RANK[b.state] ||
-        distance(a) - distance(b) ||
-        (place.get(b.variationId) ?? 0) - (place.get(a.variationId) ?? 0),
+        (a.state === "not-measured"
+          ? byEase(a, b)
+          : Number(isNewLoad(a)) - Number(isNewLoad(b)) || distance(a) - distance(b) || placeOf(b) - placeOf(a)),
     );
 }
+
+/** Where each lever meets the tightest ceiling, the others as they stand; null where it never does. */
+export const leverCeilings = (context: FitContext, variation: Variation, setting: Setting): (number | null)[] =>
+  leversOf(context.subject, variation).map((range) =>
+    context.ceilings.length === 0 ? null : hardestWithin(context, variation, setting, range, 1),
+  );

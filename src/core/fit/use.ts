@@ -1,50 +1,49 @@
-import type { ChannelDemand, LoadChannelId } from "../mechanics/channels";
 import type { Ceiling } from "../limits/ceiling";
+import { CHANNELS, type CeilingChannelId, type ChannelSide, type Demand, type TemplateKind } from "../mechanics/channels";
 
 /** Demand over ceiling for one channel and side: a fraction, with the range the model leaves. */
 export interface Use {
   ceilingId: string;
-  channel: LoadChannelId;
-  side: ChannelDemand["side"];
-  demand: ChannelDemand;
+  channel: CeilingChannelId;
+  side: ChannelSide;
+  demand: Demand;
   ceilingValue: number;
   low: number;
   head: number;
   high: number;
-  /** Knee moment speaking for kneecap stress, because the knee is bent past 90 degrees. */
+  /** The knee's moment speaking for the kneecap, because the knee is bent past 90 degrees. */
   standsIn: boolean;
 }
 
-const find = (demands: readonly ChannelDemand[], { channel, side }: Ceiling): ChannelDemand | undefined =>
-  demands.find((d) => d.channel === channel && d.side === side);
+/** Whether a ceiling could mean anything in a kind of set-up: a trunk's lean means nothing lying down. */
+const appliesTo = ({ channel }: Pick<Ceiling, "channel">, kind: TemplateKind): boolean =>
+  channel !== "trunkLean" || (CHANNELS.trunkLean.appliesTo as readonly TemplateKind[]).includes(kind);
 
-/**
- * Uses of every ceiling that applies to this pose. A kneecap ceiling is not used past 90 degrees of bend; its knee
- * moment stands in there, or wherever the calm pose itself was too deep to have one.
- */
-export function usesOf(demands: readonly ChannelDemand[], ceilings: readonly Ceiling[]): Use[] {
-  const kneecapCounts = (side: ChannelDemand["side"]): boolean =>
-    ceilings.some((c) => c.channel === "kneecapStress" && c.side === side && find(demands, c)?.refused === undefined);
-  return ceilings.flatMap((ceiling) => {
-    const demand = find(demands, ceiling);
-    if (!demand || demand.refused) return [];
-    const standsIn = ceiling.standsInFor !== null;
-    if (standsIn && kneecapCounts(ceiling.side)) return [];
-    const { channel, side, value } = ceiling;
-    return [
-      {
-        ceilingId: ceiling.id,
-        channel,
-        side,
-        demand,
-        ceilingValue: value,
-        low: demand.low / value,
-        head: demand.head / value,
-        high: demand.high / value,
-        standsIn,
-      },
-    ];
-  });
+/** Uses of every ceiling, and the ceilings that this set-up should answer and does not: never dropped in silence. */
+export function usesOf(demands: readonly Demand[], ceilings: readonly Ceiling[], kind: TemplateKind): { uses: Use[]; unread: Ceiling[] } {
+  const [uses, unread]: [Use[], Ceiling[]] = [[], []];
+  for (const ceiling of ceilings) {
+    const { id, channel, side, value } = ceiling;
+    const demand = demands.find((each) => each.channel === channel && each.side === side);
+    if (!demand || !(value > 0)) {
+      if (appliesTo(ceiling, kind)) unread.push(ceiling);
+      continue;
+    }
+    const share = (asked: number): number => Math.max(0, asked) / value; // below nothing the other side of the joint works
+    const [low, head, high] = [share(demand.low), share(demand.head), share(demand.high)];
+    uses.push({
+      ceilingId: id,
+      channel,
+      side,
+      demand,
+      ceilingValue: value,
+      low,
+      head,
+      high,
+      standsIn: demand.refused === "kneecap-past-90",
+    });
+  }
+  return { uses, unread };
 }
 
 /** The use nearest to (or furthest past) its ceiling, by headline. */

@@ -1,0 +1,67 @@
+import type { Equipment, Pattern } from "../catalogue/variation";
+import { EQUIPMENT } from "../catalogue/variation";
+import type { Ceiling } from "../limits/ceiling";
+import type { Complaint } from "../limits/complaint";
+import type { Day, Limit } from "../limits/limit";
+import type { Careful, RailChannelId } from "../limits/rails";
+import { LEVER_IDS, type LeverId, type LeverKind, LEVERS, type Setting } from "../templates/lever";
+import type { Subject } from "../templates/template";
+
+/** What the studio can set up: the smallest change of each lever, one that a client feels, and what stands around. */
+export interface Kit {
+  increments: Readonly<Record<LeverId, number>>;
+  felt: Readonly<Record<LeverId, number>>;
+  equipment: readonly Equipment[];
+}
+const perLever = (pick: (lever: LeverId) => number): Record<LeverId, number> =>
+  Object.fromEntries(LEVER_IDS.map((lever) => [lever, pick(lever)])) as Record<LeverId, number>;
+/** What the kit allows unless the studio says otherwise: thin pads, plates and bells, a hand scale read to the kilogram. */
+export const DEFAULT_KIT: Kit = {
+  increments: perLever((lever) => LEVERS[lever].increment),
+  felt: perLever((lever) => LEVERS[lever].felt),
+  equipment: EQUIPMENT,
+};
+
+/** The rules a trainer works by, as far as fitting needs them. */
+export interface School {
+  /** Below the first, a change at a kept posture is small; above the second it is too big a jump. */
+  smallRiserFraction: number;
+  largestRiserFraction: number;
+  /** What is built first. Support first frees the hands before the seat is lowered. */
+  buildOrder: readonly LeverKind[];
+}
+export const DEFAULT_SCHOOL: School = {
+  smallRiserFraction: 0.05,
+  largestRiserFraction: 0.12,
+  buildOrder: ["support", "range", "load"],
+};
+/** Easing gives back what is quickest to give: load, then range, then hands. */
+export const EASE_ORDER: readonly LeverKind[] = ["load", "range", "support"];
+/** Between variations whose posture is assumed, a smaller difference than this is none. */
+export const SAME_BETWEEN_FRACTION = 0.2;
+export const DEFAULT_TARGET_USE = 0.7;
+
+/** Everything about one client today that decides what fits. */
+export interface FitContext {
+  subject: Subject;
+  complaints: readonly Complaint[];
+  /** Why a low back is one to be careful with. */
+  careful: readonly Careful[];
+  limits: readonly Limit[];
+  ceilings: readonly Ceiling[];
+  /** Ceilings that cannot be compared with anything today, and why: whatever they speak for is not measured. */
+  unusable: readonly { ceiling: Omit<Ceiling, "value">; reason: string }[];
+  /** What was done calmly: loads by pattern, and bends further than the rails. */
+  calmLoads: Readonly<Partial<Record<Pattern, Setting>>>;
+  ownRange: Readonly<Partial<Record<RailChannelId, number>>>;
+  today: Day;
+  kit: Kit;
+  school: School;
+  targetUseFraction: number;
+}
+
+/** A variation in one set-up. */
+export interface Place {
+  variationId: string;
+  setting: Setting;
+}

@@ -1,0 +1,232 @@
+import type { Equipment, Variation } from "../catalogue/variation";
+import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, type NumberChannelId } from "../mechanics/channels";
+import { type Complaint, SPEAKS_FOR, type Site } from "../limits/complaint";
+import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
+import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
+import { ask, type Asked, HEADLINE, WHOLE } from "../templates/ask";
+import { templateOf } from "../templates/form";
+import type { Setting } from "../templates/lever";
+import type { Trait } from "../templates/template";
+import type { FitContext } from "./context";
+import { tightest, type Use, usesOf } from "./use";
+
+/** Why a set-up stands where it stands; numbers in SI, sentences in src/ui/text. */
+export type FitReason =
+  | { code: "pose-impossible"; reason: string }
+  | { code: "over-limit"; limitId: string; channel: LimitChannelId; side: ChannelSide; value: number; most: number }
+  | { code: "room-short"; limitId: string; valueDeg: number; leastDeg: number }
+  | { code: "never"; limitId: string; what: Trait }
+  | { code: "limit-unread"; limitId: string }
+  | { code: "retired" }
+  | { code: "equipment-missing"; equipment: readonly Equipment[] }
+  | { code: "guard-rail"; channel: RailChannelId | "lowBackCompression"; value: number; most: number }
+  | { code: "counterweight"; loadKg: number }
+  | { code: "over-ceiling" | "straddles-ceiling" | "under-ceilings"; use: Use }
+  | { code: "no-ceiling" }
+  | { code: "not-in-the-model" }
+  | { code: "complaint-unmeasured"; complaintId: string; site: Site; side: ChannelSide }
+  | { code: "ceiling-unread" | "ceiling-unusable"; ceilingId: string; channel: CeilingChannelId; side: ChannelSide }
+  | { code: "kneecap-past-90" }
+  | { code: "ankle-at-its-limit" }
+  | { code: "back-over-action"; value: number }
+  | { code: "own-words-limit"; limitId: string; text: string };
+
+/**
+ * Open: its whole range lies under every ceiling. Try: it straddles one. Closed: it lies over one, past a guard rail, or
+ * a limit forbids it. Not measured: nothing has been measured yet that could say, and that is never open.
+ */
+export type CandidateState = "open" | "try" | "not-measured" | "closed";
+
+/** A variation in one set-up, judged for one client on one day. */
+export interface Judgement {
+  state: CandidateState;
+  /** No such pose, or a hard limit forbids it: no ceiling and no reason given can open it. */
+  blocked: boolean;
+  isPossible: boolean;
+  reasons: readonly [FitReason, ...FitReason[]];
+  demands: Demand[];
+  uses: Use[];
+  tightest: Use | null;
+}
+
+const SLACK = 1e-6;
+
+function limitReasons({ limits, today }: FitContext, asked: Extract<Asked, { ok: true }>, traits: readonly Trait[]): FitReason[] {
+  return bindingLimits(limits, today).flatMap((limit): FitReason[] => {
+    const { rule, id: limitId } = limit;
+    switch (rule.kind) {
+      case "most":
+        return overLimit(limit, rule, asked);
+      case "room": {
+        const room = asked.demands.find(({ channel }) => channel === "bellyRoom");
+        if (!room) return asked.isUnmodelled ? [{ code: "limit-unread", limitId }] : [];
+        return room.low >= rule.leastDeg - SLACK ? [] : [{ code: "room-short", limitId, valueDeg: room.low, leastDeg: rule.leastDeg }];
+      }
+      case "never":
+        return traits.includes(rule.what) ? [{ code: "never", limitId, what: rule.what }] : [];
+      case "own-words":
+        return [];
+    }
+  });
+}
+
+/** A bound holds for the high end of what a channel may come to, on the side it names, the rear leg like the front. */
+function overLimit(
+  { id: limitId, side }: Limit,
+  { channel, most }: { channel: LimitChannelId; most: number },
+  asked: Extract<Asked, { ok: true }>,
+): FitReason[] {
+  if (asked.isUnmodelled) return [{ code: "limit-unread", limitId }];
+  const bound = asked.demands.filter((d) => d.channel === channel && (side === "both" || d.side === "both" || d.side === side));
+  const worst = bound.toSorted((a, b) => b.high - a.high)[0];
+  if (!worst || worst.high <= most + SLACK) return [];
+  return [{ code: "over-limit", limitId, channel, side: worst.side, value: worst.high, most }];
+}
+
+/** A foot that lands is impact, whatever the row says. */
+const LANDS_FROM_RANK = 2;
+const traitsOf = ({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation): Trait[] => [
+  ...traits,
+  ...(variation.traits ?? []),
+  ...((ranks.impact ?? 0) >= LANDS_FROM_RANK ? (["impact"] as const) : []),
+];
+
+function railReasons({ careful, ownRange }: FitContext, { template }: Variation, demands: readonly Demand[]): FitReason[] {
+  const reasons: FitReason[] = [];
+  for (const channel of RAIL_CHANNELS) {
+    const most = railOf(template, channel, ownRange);
+    const value = Math.max(...demands.filter((demand) => demand.channel === channel).map(({ head }) => head));
+    if (value > most + SLACK) reasons.push({ code: "guard-rail", channel, value, most });
+  }
+  const back = demands.find(({ channel }) => channel === "lowBackCompression")?.high ?? 0;
+  if (back > backRailN(careful)) reasons.push({ code: "guard-rail", channel: "lowBackCompression", value: back, most: backRailN(careful) });
+  return reasons;
+}
+
+/** A load without which this pose would fall over is a counterweight, and no proposal leans on one. */
+function counterweightReason({ subject }: FitContext, variation: Variation, setting: Setting): FitReason[] {
+  const { loadKg = 0 } = setting;
+  if (!(loadKg > 0) || templateOf(variation).kind !== "standing") return [];
+  const without = ask(subject, variation, { ...setting, loadKg: 0 }, { channels: [], range: false, along: false });
+  return without.ok ? [] : [{ code: "counterweight", loadKg }];
+}
+
+/** What nobody has measured that this set-up asks about. */
+function unmeasured(
+  context: FitContext,
+  uses: readonly Use[],
+  unread: FitContext["ceilings"],
+  asked: Extract<Asked, { ok: true }>,
+): FitReason[] {
+  const { ceilings, complaints, unusable } = context;
+  if (asked.isUnmodelled) return [{ code: "not-in-the-model" }];
+  if (ceilings.length === 0 && unusable.length === 0) return [{ code: "no-ceiling" }];
+  return [
+    ...unusable.map(({ ceiling: { id, channel, side } }): FitReason => ({ code: "ceiling-unusable", ceilingId: id, channel, side })),
+    ...unread.map(({ id, channel, side }): FitReason => ({ code: "ceiling-unread", ceilingId: id, channel, side })),
+    ...complaints
+      .filter((complaint) => !speaksFor(complaint, uses, ceilings))
+      .map(({ id, site, side }): FitReason => ({
+        code: "complaint-unmeasured",
+        complaintId: id,
+        site,
+        side,
+      })),
+  ];
+}
+/** Something measured on that site and side: read here, or a trunk's lean that means nothing lying down. */
+function speaksFor({ site, side }: Complaint, uses: readonly Use[], ceilings: FitContext["ceilings"]): boolean {
+  const channels: readonly NumberChannelId[] = SPEAKS_FOR[site];
+  if (channels.length === 0) return true;
+  const isOf = (each: { channel: NumberChannelId; side: ChannelSide }): boolean =>
+    channels.includes(each.channel) && (side === "both" || each.side === "both" || each.side === side);
+  return uses.some(isOf) || ceilings.some((ceiling) => ceiling.channel === "trunkLean" && isOf(ceiling));
+}
+
+function ceilingReason(uses: readonly Use[]): FitReason | null {
+  const by = (pick: (use: Use) => number): Use | undefined => uses.toSorted((a, b) => pick(b) - pick(a))[0];
+  const [worstLow, worstHigh, worstHead] = [by((use) => use.low), by((use) => use.high), tightest(uses)];
+  if (!worstHead || !worstLow || !worstHigh) return null;
+  if (!(worstLow.low <= 1 + SLACK)) return { code: "over-ceiling", use: worstLow };
+  return worstHigh.high <= 1 + SLACK ? { code: "under-ceilings", use: worstHead } : { code: "straddles-ceiling", use: worstHigh };
+}
+
+function notesOf({ limits, today }: FitContext, asked: Extract<Asked, { ok: true }>, uses: readonly Use[]): FitReason[] {
+  const back = asked.demands.find(({ channel }) => channel === "lowBackCompression")?.high ?? 0;
+  return [
+    ...(uses.some(({ standsIn }) => standsIn) ? [{ code: "kneecap-past-90" as const }] : []),
+    ...(asked.isAnkleLimited ? [{ code: "ankle-at-its-limit" as const }] : []),
+    ...(back > BACK_ACTION_N ? [{ code: "back-over-action" as const, value: back }] : []),
+    ...bindingLimits(limits, today).flatMap(({ rule, id }) =>
+      rule.kind === "own-words" ? [{ code: "own-words-limit" as const, limitId: id, text: rule.text }] : [],
+    ),
+  ];
+}
+
+/** Channels that a search needs: those a ceiling, a limit or a rail may close by, and those a riser is measured on. */
+function channelsThatClose({ ceilings, limits }: FitContext): NumberChannelId[] {
+  const limited = limits.flatMap(({ rule }): NumberChannelId[] =>
+    rule.kind === "most" ? [rule.channel] : rule.kind === "room" ? ["bellyRoom"] : [],
+  );
+  return [...new Set<NumberChannelId>([...ceilings.map(({ channel }) => channel), ...limited, ...RAIL_CHANNELS, ...LOAD_CHANNELS])];
+}
+
+/**
+ * Where a set-up stands for this client today, with every reason. Limits and reach close outright, along the whole
+ * movement and over its whole range; guard rails and missing equipment close what is proposed; ceilings by where the
+ * range lies; and what nobody measured is never open.
+ */
+export function judge(context: FitContext, variation: Variation, setting: Setting, reading: "range" | "headline" = "range"): Judgement {
+  const wanted = reading === "range" ? WHOLE : { ...HEADLINE, channels: channelsThatClose(context) };
+  const asked = ask(context.subject, variation, setting, wanted);
+  if (!asked.ok) {
+    const reasons: [FitReason] = [{ code: "pose-impossible", reason: asked.reason }];
+    return { state: "closed", blocked: true, isPossible: false, reasons, demands: [], uses: [], tightest: null };
+  }
+  const { uses, unread } = usesOf(asked.demands, context.ceilings, templateOf(variation).kind);
+  const limited = limitReasons(context, asked, traitsOf(asked, variation));
+  const forbidden = limited.filter(({ code }) => code !== "limit-unread");
+  const missing = variation.equipment.filter((item) => !context.kit.equipment.includes(item));
+  const closing: FitReason[] = [
+    ...forbidden,
+    ...(variation.isRetired ? [{ code: "retired" as const }] : []),
+    ...railReasons(context, variation, asked.demands),
+    ...counterweightReason(context, variation, setting),
+    ...(missing.length > 0 ? [{ code: "equipment-missing" as const, equipment: missing }] : []),
+  ];
+  const byCeiling = ceilingReason(uses);
+  const open: FitReason[] = [
+    ...(byCeiling?.code === "over-ceiling" ? [byCeiling] : []),
+    ...limited.filter(({ code }) => code === "limit-unread"),
+    ...unmeasured(context, uses, unread, asked),
+    ...(byCeiling && byCeiling.code !== "over-ceiling" ? [byCeiling] : []),
+  ];
+  const reasons = [...closing, ...open, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
+  return {
+    state: stateOf(reasons[0]),
+    blocked: forbidden.length > 0 || variation.isRetired === true,
+    isPossible: true,
+    reasons,
+    demands: asked.demands,
+    uses,
+    tightest: tightest(uses),
+  };
+}
+
+function stateOf({ code }: FitReason): CandidateState {
+  switch (code) {
+    case "under-ceilings":
+      return "open";
+    case "straddles-ceiling":
+      return "try";
+    case "no-ceiling":
+    case "not-in-the-model":
+    case "limit-unread":
+    case "complaint-unmeasured":
+    case "ceiling-unread":
+    case "ceiling-unusable":
+      return "not-measured";
+    default:
+      return "closed";
+  }
+}

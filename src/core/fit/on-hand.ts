@@ -1,0 +1,49 @@
+import type { Variation } from "../catalogue/variation";
+import { leversOf, type OwnRange } from "../templates/form";
+import { harderOf, type Setting, withLever } from "../templates/lever";
+import type { FitContext } from "./context";
+import type { Judgement } from "./judge";
+
+/** Floating steps drift; a seat of 0.5800000001 m is not a seat. */
+const roundTo = (value: number, increment: number): number => Math.round(Math.round(value / increment) * increment * 1e9) / 1e9;
+
+/** The values of a lever that the equipment on hand allows, easiest first where one end is easier. */
+export function leverValues({ lever, min, max }: Pick<OwnRange, "lever" | "min" | "max">, increment: number): number[] {
+  const first = Math.ceil(min / increment - 1e-9);
+  const last = Math.floor(max / increment + 1e-9);
+  const values = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => roundTo((first + i) * increment, increment));
+  return harderOf(lever) === "less" ? values.reverse() : values;
+}
+export const valuesOn = ({ kit }: Pick<FitContext, "kit">, range: OwnRange): number[] => leverValues(range, kit.increments[range.lever]);
+
+/** Every lever moved to a value the equipment allows, never a harder one. An unmeasured share stays unmeasured. */
+export function snapSetting({ subject, kit }: Pick<FitContext, "subject" | "kit">, variation: Variation, setting: Setting): Setting {
+  return leversOf(subject, variation).reduce<Setting>((snapped, range) => {
+    const { lever } = range;
+    const wanted = setting[lever];
+    if (wanted === undefined && lever === "shareFraction") return snapped;
+    const at = wanted ?? range.start;
+    const values = valuesOn({ kit }, range);
+    const isHarderLess = harderOf(lever) === "less";
+    const safe = values.filter((x) => (isHarderLess ? x >= at - 1e-9 : x <= at + 1e-9)).at(-1);
+    return withLever(snapped, lever, safe ?? values[0] ?? at);
+  }, {});
+}
+
+/** Whether a set-up is inside every limit and rail, and its headline use at most `useFraction`. */
+export const isWithin = ({ blocked, reasons, tightest }: Judgement, useFraction: number): boolean =>
+  !blocked &&
+  !reasons.some(({ code }) => code === "guard-rail" || code === "counterweight") &&
+  (tightest === null || tightest.head <= useFraction);
+
+/** How many of the first values hold, for a test that is true up to some place and false from there on. */
+export function countHolding(values: readonly number[], holds: (value: number) => boolean): number {
+  let low = 0;
+  let high = values.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (holds(values[middle] ?? NaN)) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}

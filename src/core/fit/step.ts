@@ -1,0 +1,238 @@
+import { variationById } from "../catalogue/catalogue";
+import type { Dose } from "../catalogue/variation";
+import { isHarder } from "../templates/form";
+import { harderOf, type LeverId, type LeverKind, LEVERS } from "../templates/lever";
+import { EASE_ORDER, type FitContext, type Place } from "./context";
+import { valuesOn } from "./on-hand";
+import { fitVariation } from "./search";
+import {
+  askedOn,
+  byLevers,
+  byVariation,
+  type Change,
+  changesBetween,
+  footAt,
+  judgePlace,
+  type LeverChange,
+  placeWith,
+  rangeAt,
+  type Tread,
+  treadAfter,
+  type Watched,
+  watchedOf,
+  watchesOf,
+} from "./tread";
+
+export type Move = "ease" | "build";
+
+/** A step never moves a lever further than this many felt changes: past that it hardly reaches the joint in question. */
+const MOST_FELT = 2;
+const isPossible = ({ isPossible: possible }: { isPossible: boolean }): boolean => possible;
+
+/** Values of a lever beyond where it stands, the nearest first. */
+function path(context: FitContext, place: Place, lever: LeverId, move: Move): number[] {
+  const [range, now] = [rangeAt(context, place, lever), place.setting[lever]];
+  if (!range || now === undefined || harderOf(lever) === null) return [];
+  const values = valuesOn(context, range);
+  return move === "build"
+    ? values.filter((value) => isHarder(lever, value, now))
+    : values.filter((value) => isHarder(lever, now, value)).reverse();
+}
+
+/**
+ * The smallest change of one lever that makes a riser of the wanted size: the first that reaches 5 %, or the last before
+ * a jump that is too big. Null where the lever works the other way here, or has nothing left.
+ */
+function buildBy(context: FitContext, below: Tread, lever: LeverId, watched: Watched): Tread | null {
+  const { smallRiserFraction, largestRiserFraction } = context.school;
+  const now = below.setting[lever] ?? NaN;
+  const before = askedOn(below.judgement, watched);
+  let [found, riser]: [number | null, number] = [null, 0];
+  for (const to of path(context, below, lever, "build")) {
+    if (Math.abs(to - now) > MOST_FELT * context.kit.felt[lever] + 1e-9 && found !== null) break;
+    const judgement = judgePlace(context, placeWith(below, { lever, to }), "headline");
+    if (!isPossible(judgement)) break;
+    const next = askedOn(judgement, watched) / before - 1;
+    if (!(next > 1e-9)) {
+      if (next < -1e-9) break; // this lever works the other way here
+      continue;
+    }
+    if (next > largestRiserFraction + 1e-9 && found !== null) break; // the smaller step before it
+    [found, riser] = [to, next];
+    if (riser >= smallRiserFraction - 1e-9) break;
+  }
+  if (found === null) return null;
+  return treadAfter(context, below, placeWith(below, { lever, to: found }), byLevers({ lever, from: now, to: found }), watched);
+}
+
+/** Support whose smallest removal is too big a jump: height or load is given back with it, in the same step. */
+function withGivenBack(context: FitContext, below: Tread, step: Tread, watched: Watched): Tread | null {
+  const [taken] = step.change?.levers ?? [];
+  if (!taken || LEVERS[taken.lever].kind !== "support") return null;
+  for (const { lever } of variationById(below.variationId).levers) {
+    if (LEVERS[lever].kind !== "range") continue;
+    for (const to of path(context, below, lever, "ease")) {
+      const place = placeWith(placeWith(below, taken), { lever, to });
+      const riser = askedOn(judgePlace(context, place, "headline"), watched) / askedOn(below.judgement, watched) - 1;
+      if (!(riser <= context.school.largestRiserFraction)) continue;
+      const given: LeverChange = { lever, from: below.setting[lever] ?? NaN, to };
+      return treadAfter(context, below, place, byLevers(taken, given), watched);
+    }
+  }
+  return null;
+}
+
+/**
+ * The next step up: one lever in the school's order. Support is freed first even where that is a small step; a lever
+ * whose least step is too big a jump is passed over unless it is the only one, and then it says so.
+ */
+export function nextBuild(context: FitContext, place: Place, order: readonly LeverKind[] = context.school.buildOrder): Tread | null {
+  const below = footAt(context, place);
+  if (!below.judgement.isPossible) return null;
+  for (const watched of watchesOf(below.judgement)) {
+    const step = buildOn(context, below, watched, order);
+    if (step) return step;
+  }
+  return null;
+}
+
+function buildOn(context: FitContext, below: Tread, watched: Watched, order: readonly LeverKind[]): Tread | null {
+  let [small, tooBig]: [Tread | null, Tread | null] = [null, null];
+  for (const kind of order)
+    for (const { lever } of variationById(below.variationId).levers) {
+      if (LEVERS[lever].kind !== kind) continue;
+      const step = buildBy(context, below, lever, watched);
+      if (!step) continue;
+      if (step.size === "even" || (kind === "support" && step.size === "small")) return step;
+      const softened = step.size === "too-big" ? withGivenBack(context, below, step, watched) : null;
+      if (softened) return softened;
+      if (step.size === "small") small ??= step;
+      else tooBig ??= step;
+    }
+  return small ?? tooBig;
+}
+
+/**
+ * The nearest easier value of one lever that a client feels and the room can set up, and that takes at least 5 % off
+ * what is asked; the finest such step where `isFelt` is false.
+ */
+function easeBy(context: FitContext, above: Tread, lever: LeverId, watched: Watched | null, isFelt: boolean): Tread | null {
+  const now = above.setting[lever] ?? NaN;
+  const before = askedOn(above.judgement, watched);
+  const way = path(context, above, lever, "ease");
+  for (const [i, to] of way.entries()) {
+    const isEnd = i === way.length - 1;
+    if (isFelt && Math.abs(to - now) < context.kit.felt[lever] - 1e-9 && !isEnd) continue;
+    const judgement = judgePlace(context, placeWith(above, { lever, to }), "headline");
+    if (!isPossible(judgement)) return null;
+    const riser = askedOn(judgement, watched) / before - 1;
+    if (riser > 1e-9) return null; // this lever works the other way here
+    if (!watched || riser <= -context.school.smallRiserFraction + 1e-9)
+      return treadAfter(context, above, placeWith(above, { lever, to }), byLevers({ lever, from: now, to }), watched);
+  }
+  return null;
+}
+
+/** One step down by a lever: load first, then range, then hands. */
+export function easeByLever(context: FitContext, place: Place, isFelt = true): Tread | null {
+  const above = footAt(context, place);
+  if (!above.judgement.isPossible) return null;
+  const watches = watchesOf(above.judgement);
+  for (const watched of watches.length > 0 ? watches : [null])
+    for (const kind of EASE_ORDER)
+      for (const { lever } of variationById(place.variationId).levers) {
+        const step = LEVERS[lever].kind === kind ? easeBy(context, above, lever, watched, isFelt) : null;
+        if (step) return step;
+      }
+  return null;
+}
+
+/** The easier neighbour on the ladder that asks least, where it asks clearly less and nothing closes it. */
+function easeByNeighbour(context: FitContext, place: Place): Tread | null {
+  const above = footAt(context, place);
+  const watched = watchedOf(above.judgement);
+  const before = askedOn(above.judgement, watched);
+  const found = variationById(place.variationId).easier.flatMap((id): Tread[] => {
+    const variation = variationById(id);
+    const { setting } = fitVariation({ ...context, targetUseFraction: context.targetUseFraction / 2 }, variation);
+    const tread = treadAfter(context, above, { variationId: id, setting }, byVariation(place.variationId), watched);
+    const asked = askedOn(tread.judgement, watched);
+    const isEasier = Number.isFinite(before) ? asked <= before * (1 - context.school.smallRiserFraction) : true;
+    return isEasier && !tread.judgement.blocked && tread.judgement.state !== "closed" ? [tread] : [];
+  });
+  return found.toSorted((a, b) => askedOn(a.judgement, watched) - askedOn(b.judgement, watched))[0] ?? null;
+}
+
+/** Where a step leads: a set-up, and how much of it. */
+export interface Stepped {
+  tread: Tread;
+  dose: Dose;
+}
+
+/**
+ * One ease that can be felt: a lever, else one set fewer, else an easier neighbour. Null when nothing easier is left:
+ * rest this pattern today, and ask.
+ */
+export function easeOnce(context: FitContext, place: Place, dose: Dose): Stepped | null {
+  const byLever = easeByLever(context, place);
+  if (byLever) return { tread: byLever, dose };
+  if (dose.setCount > 1) {
+    const setCount = dose.setCount - 1;
+    const change: Change = { levers: [], fromVariationId: null, sets: { from: dose.setCount, to: setCount } };
+    return { tread: { ...footAt(context, place), change }, dose: { ...dose, setCount } };
+  }
+  const neighbour = easeByNeighbour(context, place);
+  return neighbour && { tread: neighbour, dose };
+}
+
+/** Two eases as one proposal: after sharp pain or a flare. The second may be missing; the first may not. */
+export function easeTwice(context: FitContext, place: Place, dose: Dose): Stepped | null {
+  const first = easeOnce(context, place, dose);
+  const second = first && easeOnce(context, first.tread, first.dose);
+  if (!first || !second) return first;
+  const isSameRow = second.tread.variationId === place.variationId;
+  const fewer = second.dose.setCount < dose.setCount ? { from: dose.setCount, to: second.dose.setCount } : null;
+  const change: Change = {
+    levers: isSameRow ? changesBetween(place.setting, second.tread.setting) : [],
+    fromVariationId: isSameRow ? null : place.variationId,
+    sets: fewer,
+  };
+  const above = footAt(context, place);
+  return { tread: treadAfter(context, above, second.tread, change, watchedOf(above.judgement)), dose: second.dose };
+}
+
+/** The next step up of a rung and its dose: sets that an ease or a try took away come back first, one at a time. */
+export function buildOnce(context: FitContext, place: Place, dose: Dose): Stepped | null {
+  const usual = variationById(place.variationId).dose;
+  if (dose.setCount < usual.setCount) {
+    const setCount = dose.setCount + 1;
+    const change: Change = { levers: [], fromVariationId: null, sets: { from: dose.setCount, to: setCount } };
+    const repetitionsHigh = Math.max(dose.repetitionsHigh, usual.repetitionsHigh);
+    return { tread: { ...footAt(context, place), change }, dose: { ...dose, setCount, repetitionsHigh } };
+  }
+  const tread = nextBuild(context, place);
+  return tread && { tread, dose };
+}
+
+const MOST_EASES = 24;
+/** Whether limits, ceilings and guard rails let a place be trained at all today. */
+const isAllowed = ({ judgement }: Tread): boolean => judgement.state !== "closed" || judgement.reasons[0].code === "equipment-missing";
+
+/** From a place that is now forbidden, the nearest easier one that is not; null where easing does not lead out. */
+export function easeUntilAllowed(context: FitContext, place: Place, dose: Dose): Stepped | null {
+  const start = footAt(context, place);
+  let here: Tread = start;
+  for (let i = 0; i < MOST_EASES && !isAllowed(here); i++) {
+    const next: Tread | null = easeByLever(context, here, false) ?? easeByNeighbour(context, here);
+    if (!next) return null;
+    here = next;
+  }
+  if (!isAllowed(here)) return null;
+  const isSameRow = here.variationId === place.variationId;
+  const change: Change = {
+    levers: isSameRow ? changesBetween(place.setting, here.setting) : [],
+    fromVariationId: isSameRow ? null : place.variationId,
+    sets: null,
+  };
+  return { tread: treadAfter(context, start, here, change, watchedOf(start.judgement)), dose };
+}

@@ -1,0 +1,103 @@
+import { variationById } from "../catalogue/catalogue";
+import type { ChannelSide, NumberChannelId } from "../mechanics/channels";
+import { LOAD_CHANNELS } from "../mechanics/channels";
+import { postureTrust } from "../mechanics/posture";
+import { rangeOf } from "../templates/form";
+import { type LeverId, type Setting, withLever } from "../templates/lever";
+import { type FitContext, type Place, SAME_BETWEEN_FRACTION } from "./context";
+import { judge, type Judgement } from "./judge";
+
+export interface LeverChange {
+  lever: LeverId;
+  from: number;
+  to: number;
+}
+/** What a step changes: one lever, with what is given back for it; the row; or the number of sets. */
+export interface Change {
+  levers: readonly LeverChange[];
+  fromVariationId: string | null;
+  sets: { from: number; to: number } | null;
+}
+/** A step under 5 % is still a step, called small; over the school's largest it is too big to be taken by itself. */
+export type RiserSize = "even" | "small" | "too-big" | "about-the-same";
+
+/** One tread of a stair, and the single change that leads to it from the one below. */
+export interface Tread extends Place {
+  change: Change | null;
+  /** Relative change of the watched demand; null at the foot, and where there is nothing to compare. */
+  riserFraction: number | null;
+  size: RiserSize | null;
+  channel: NumberChannelId | null;
+  judgement: Judgement;
+}
+
+/** The demand that risers are measured on: the tightest ceiling's, or the largest that a joint is asked. */
+export interface Watched {
+  channel: NumberChannelId;
+  side: ChannelSide;
+}
+/** The tightest ceiling's channel first; then the joint that is asked most, for a lever that does not reach the first. */
+export function watchesOf({ tightest, demands }: Judgement): Watched[] {
+  const asked = demands.filter(({ channel, head }) => (LOAD_CHANNELS as readonly NumberChannelId[]).includes(channel) && head > 0);
+  const most = asked.find(({ channel }) => channel === "kneeMoment") ?? asked.find(({ channel }) => channel === "hipMoment") ?? asked[0];
+  const hip = asked.find(({ channel }) => channel === "hipMoment");
+  const first = tightest && tightest.demand.head > 0 ? tightest : null;
+  return [first, most, hip].flatMap((each) => (each ? [{ channel: each.channel, side: each.side }] : []));
+}
+export const watchedOf = (judgement: Judgement): Watched | null => watchesOf(judgement)[0] ?? null;
+export const askedOn = ({ demands }: Judgement, watched: Watched | null): number =>
+  demands.find((demand) => demand.channel === watched?.channel && demand.side === watched.side)?.head ?? NaN;
+
+export const placeWith = ({ variationId, setting }: Place, { lever, to }: { lever: LeverId; to: number }): Place => ({
+  variationId,
+  setting: withLever(setting, lever, to),
+});
+export const judgePlace = (context: FitContext, { variationId, setting }: Place, reading: "range" | "headline" = "range"): Judgement =>
+  judge(context, variationById(variationId), setting, reading);
+
+/** The foot of a stair: a place as it stands. */
+export const footAt = (context: FitContext, place: Place): Tread => ({
+  ...place,
+  change: null,
+  riserFraction: null,
+  size: null,
+  channel: null,
+  judgement: judgePlace(context, place),
+});
+
+/** Names a riser's size; across variations with an assumed posture a difference under 20 % is none. */
+export function sizeOf({ school }: FitContext, riser: number, isCrossing: boolean): RiserSize {
+  if (isCrossing && Math.abs(riser) < SAME_BETWEEN_FRACTION && riser <= school.largestRiserFraction) return "about-the-same";
+  if (riser > school.largestRiserFraction + 1e-9) return "too-big";
+  return Math.abs(riser) < school.smallRiserFraction - 1e-9 ? "small" : "even";
+}
+
+/** A tread from the one below by one change, judged in full. */
+export function treadAfter(context: FitContext, below: Tread, place: Place, change: Change, watched: Watched | null): Tread {
+  const judgement = judgePlace(context, place);
+  const riser = askedOn(judgement, watched) / askedOn(below.judgement, watched) - 1;
+  const kneeDeg = judgement.demands.find(({ channel }) => channel === "kneeFlexion")?.head ?? NaN;
+  const isAssumed = change.fromVariationId !== null && postureTrust(context.subject.posture, kneeDeg) !== "A-";
+  const isKnown = Number.isFinite(riser);
+  return {
+    ...place,
+    change,
+    judgement,
+    channel: watched?.channel ?? null,
+    riserFraction: isKnown ? riser : null,
+    size: isKnown ? sizeOf(context, riser, isAssumed) : null,
+  };
+}
+
+export const byLevers = (...levers: LeverChange[]): Change => ({ levers, fromVariationId: null, sets: null });
+export const byVariation = (fromVariationId: string): Change => ({ levers: [], fromVariationId, sets: null });
+
+/** What differs between two settings of one variation, lever by lever. */
+export const changesBetween = (from: Setting, to: Setting): LeverChange[] =>
+  (Object.keys({ ...from, ...to }) as LeverId[]).flatMap((lever) => {
+    const [a, b] = [from[lever], to[lever]];
+    return a === undefined || b === undefined || Math.abs(a - b) < 1e-9 ? [] : [{ lever, from: a, to: b }];
+  });
+
+export const rangeAt = ({ subject }: FitContext, { variationId }: Place, lever: LeverId) =>
+  rangeOf(subject, variationById(variationId), lever);
