@@ -1,9 +1,26 @@
-import type { LeverId, Setting } from "../catalogue/variation";
-import type { PerformedSet } from "../progress/decide";
+import type { LeverChange } from "../fit/tread";
+import type { Place } from "../fit/context";
+import type { Setting } from "../templates/lever";
+
+/** How a set came to its end; anything but a tap on the pain number is no clean set. */
+export const SET_ENDS = ["pain-tap", "sharp", "spreading", "belly", "warning-sign"] as const;
+export type SetEnd = (typeof SET_ENDS)[number];
+
+/** One set as it was done. What was not said stays null: pain and effort are never assumed. */
+export interface PerformedSet {
+  repetitions: number;
+  painScore: number | null;
+  leftInTank: number | null;
+  /** Fault ids seen; none means clean. */
+  faults: readonly string[];
+  endedBy: SetEnd;
+}
+
+export type CheckInChoice = "as-planned" | "ease-all" | "stop";
 
 /** What happened on the floor, made on the device first and never changed. The session is what they add up to. */
 export type FloorEventBody =
-  | { kind: "checked-in"; painScore: number; newSwelling: boolean; choice: "as-planned" | "ease-all" | "stop" }
+  | { kind: "checked-in"; painScore: number; newSwelling: boolean; choice: CheckInChoice; note?: string }
   | {
       kind: "set-ended";
       setId: string;
@@ -12,20 +29,23 @@ export type FloorEventBody =
       repetitions: number;
       painScore: number | null;
       faults: string[];
-      endedBy: PerformedSet["endedBy"];
+      endedBy: SetEnd;
     }
   | {
       kind: "set-corrected";
       setId: string;
-      change: { repetitions?: number; painScore?: number; leftInTank?: number; faults?: string[]; endedBy?: PerformedSet["endedBy"] };
+      change: { repetitions?: number; painScore?: number; leftInTank?: number; faults?: string[]; endedBy?: SetEnd };
     }
   | { kind: "set-voided"; setId: string }
-  | { kind: "eased"; itemId: string; lever: LeverId; from: number; to: number }
+  /** What the item is from here on: levers moved, another row, or fewer sets. */
+  | { kind: "eased"; itemId: string; levers: LeverChange[]; to: Place; setCount: number | null }
   | { kind: "ease-undone"; easedEventId: string }
+  /** Closes planning at once; only a clinician's recorded clearance lifts it. */
   | { kind: "warning-sign"; sign: string }
-  /** A mis-tap, said so at once: kept with the sign it takes back. */
-  | { kind: "warning-withdrawn" }
-  | { kind: "session-ended" };
+  | { kind: "item-stopped"; itemId: string }
+  | { kind: "session-ended" }
+  /** Ended too early: the session goes on. */
+  | { kind: "session-continued" };
 
 export interface FloorEvent {
   id: string;
@@ -42,25 +62,35 @@ export interface FloorSet extends PerformedSet {
   setting: Setting;
   endedAt: string;
 }
+export interface FloorEase {
+  eventId: string;
+  at: string;
+  itemId: string;
+  levers: readonly LeverChange[];
+  to: Place;
+  setCount: number | null;
+}
 
 export interface FloorState {
-  checkIn: { painScore: number; newSwelling: boolean; choice: "as-planned" | "ease-all" | "stop" } | null;
+  checkIn: { painScore: number; newSwelling: boolean; choice: CheckInChoice } | null;
   sets: FloorSet[];
   /** Eases in force, oldest first. */
-  eases: { eventId: string; itemId: string; lever: LeverId; from: number; to: number }[];
-  warningSigns: string[];
+  eases: FloorEase[];
+  stoppedItemIds: string[];
+  warnings: { eventId: string; sign: string; at: string }[];
   endedAt: string | null;
 }
 
 /**
  * A session from its events, whatever order and however often they arrived: duplicates by id count once, and the
- * device's clock, then the id, orders them.
+ * device's clock, then the id, orders them. A set that is voided stays voided; a warning sign is never taken back.
  */
 export function floorState(events: readonly FloorEvent[]): FloorState {
   const unique = [...new Map(events.map((event) => [event.id, event])).values()];
   unique.sort((a, b) => a.occurredAt.localeCompare(b.occurredAt) || a.id.localeCompare(b.id));
   const sets = new Map<string, FloorSet>();
-  const state: Omit<FloorState, "sets"> = { checkIn: null, eases: [], warningSigns: [], endedAt: null };
+  const voided = new Set<string>();
+  const state: Omit<FloorState, "sets"> = { checkIn: null, eases: [], stoppedItemIds: [], warnings: [], endedAt: null };
   for (const { id, occurredAt, body } of unique) {
     switch (body.kind) {
       case "checked-in": {
@@ -75,31 +105,55 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
       }
       case "set-corrected": {
         const set = sets.get(body.setId);
-        if (set) sets.set(body.setId, { ...set, ...body.change });
+        // a set that a warning sign ended is never made clean again
+        const { endedBy, ...change } = body.change;
+        const isFinal = set?.endedBy === "warning-sign" || endedBy === undefined;
+        if (set) sets.set(body.setId, { ...set, ...change, ...(isFinal ? {} : { endedBy }) });
         break;
       }
       case "set-voided":
-        sets.delete(body.setId);
+        voided.add(body.setId);
         break;
       case "eased":
-        state.eases.push({ eventId: id, itemId: body.itemId, lever: body.lever, from: body.from, to: body.to });
+        state.eases.push({ eventId: id, at: occurredAt, itemId: body.itemId, levers: body.levers, to: body.to, setCount: body.setCount });
         break;
       case "ease-undone":
         state.eases = state.eases.filter(({ eventId }) => eventId !== body.easedEventId);
         break;
       case "warning-sign":
-        state.warningSigns.push(body.sign);
+        state.warnings.push({ eventId: id, sign: body.sign, at: occurredAt });
         break;
-      case "warning-withdrawn":
-        state.warningSigns = [];
+      case "item-stopped":
+        state.stoppedItemIds.push(body.itemId);
         break;
       case "session-ended":
         state.endedAt = occurredAt;
+        break;
+      case "session-continued":
+        state.endedAt = null;
     }
   }
-  return { ...state, sets: [...sets.values()] };
+  return { ...state, sets: [...sets.values()].filter((set) => !voided.has(set.id)) };
 }
 
-/** The set-up an item is at after its eases. */
-export const easedSetting = (planned: Setting, itemId: string, eases: FloorState["eases"]): Setting =>
-  eases.filter((ease) => ease.itemId === itemId).reduce<Setting>((setting, { lever, to }) => ({ ...setting, [lever]: to }), planned);
+/** What an item is at now: as planned, or as it was last eased. */
+export function placeNow(planned: Place & { setCount: number }, itemId: string, eases: FloorState["eases"]): Place & { setCount: number } {
+  const own = eases.filter((ease) => ease.itemId === itemId);
+  const fewest = own.reduce((least, { setCount }) => Math.min(least, setCount ?? least), planned.setCount);
+  return { ...(own.at(-1)?.to ?? planned), setCount: fewest };
+}
+
+/** Whether a set ended in a way that stops the countdown and asks one large question. */
+export const asksAtOnce = (set: Pick<PerformedSet, "endedBy" | "painScore">, limitScore: number): boolean =>
+  set.endedBy !== "pain-tap" || (set.painScore !== null && !(set.painScore <= limitScore));
+
+/**
+ * The set that the floor has not been answered about: the last one, where it ended in a way that asks, and its item was
+ * neither eased nor stopped since.
+ */
+export function unansweredSet({ sets, eases, stoppedItemIds, endedAt }: FloorState, limitScore: number): FloorSet | null {
+  const last = sets.at(-1);
+  if (!last || endedAt !== null || !asksAtOnce(last, limitScore)) return null;
+  const isEased = eases.some(({ itemId, at }) => itemId === last.itemId && at >= last.endedAt);
+  return isEased || stoppedItemIds.includes(last.itemId) ? null : last;
+}

@@ -1,10 +1,11 @@
+import type { CheckInChoice } from "../floor/events";
+
 /** What is said at the start of a session. */
 export interface CheckIn {
   painScore: number;
   newSwelling: boolean;
 }
 
-export type CheckInChoice = "as-planned" | "ease-all" | "stop";
 export type CheckInReason =
   | { code: "swollen" }
   | { code: "pain-over-number"; painScore: number; limitScore: number }

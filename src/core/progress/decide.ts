@@ -1,84 +1,106 @@
 import type { Dose } from "../catalogue/variation";
-import type { FitReason } from "../fit/candidate";
-import type { Step } from "../fit/stair";
+import { tryDose } from "../dose/dose";
+import type { FitReason, Judgement } from "../fit/judge";
+import type { Stepped } from "../fit/step";
+import type { Change, Tread } from "../fit/tread";
+import type { Place } from "../fit/context";
+import type { PerformedSet } from "../floor/events";
 import type { Day } from "../limits/limit";
+import type { NumberChannelId } from "../mechanics/channels";
 import type { MorningClass } from "./morning";
-
-/** One set as it was done. What was not said stays null: pain and effort are never assumed. */
-export interface PerformedSet {
-  repetitions: number;
-  painScore: number | null;
-  leftInTank: number | null;
-  /** Fault ids seen; none means clean. */
-  faults: readonly string[];
-  endedBy: "pain-tap" | "sharp" | "spreading" | "warning-sign";
-}
+import type { Warning } from "./warning";
 
 /** One session at one rung, and the morning after it. */
 export interface SessionOutcome {
   day: Day;
   sets: readonly PerformedSet[];
-  /** Something was eased on the floor: not this rung all through. */
+  /** Something was eased or stopped on the floor: not this rung all through. */
   eased: boolean;
   response: MorningClass | null;
   newSwelling: boolean;
-  warningSigns: readonly string[];
 }
 
 export interface DecisionInput {
+  today: Day;
   dose: Dose;
-  /** Sessions at this rung, oldest first. */
+  /** Sessions at this rung; they are taken in the order of their days. */
   sessions: readonly SessionOutcome[];
+  /** Warnings that no clinician has cleared, of any session or morning, however long ago. */
+  openWarnings: readonly Warning[];
   painLimitScore: number;
   /** The ceiling has not been confirmed by a calm morning. */
   provisional: boolean;
-  ease: Step | null;
-  build: Step | null;
+  /** The rung as it stands today. */
+  current: Pick<Judgement, "state" | "blocked" | "isPossible" | "reasons">;
+  ease: Stepped | null;
+  easeTwice: Stepped | null;
+  /** From a rung that is now forbidden, the nearest that is not. */
+  easeUntilAllowed: Stepped | null;
+  build: Stepped | null;
   /** Value a ceiling is proposed to be raised to, or null. */
   proposedCeiling: number | null;
 }
 
 export type DecisionReason =
-  | { code: "no-session" }
+  | { code: "no-session" | "sharp-pain" | "spreading-pain" | "belly-pressure" | "new-swelling" | "flare" | "noticed" | "morning-missing" }
   | { code: "warning-sign"; signs: readonly string[] }
-  | { code: "sharp-pain" | "spreading-pain" | "new-swelling" | "flare" | "noticed" | "morning-missing" | "ceiling-provisional" }
+  | { code: "rung-forbidden"; reason: FitReason }
+  | { code: "not-measured"; reason: FitReason }
   | { code: "pain-over-number"; painScore: number; limitScore: number }
   | { code: "pain-not-recorded"; setNumber: number }
-  | { code: "eased-on-the-floor" }
+  | { code: "ceiling-provisional" | "eased-on-the-floor" | "no-harder-step" | "rest-and-ask" }
   | { code: "sets-short"; setCount: number; targetSetCount: number }
   | { code: "repetitions-short"; setNumber: number; repetitions: number; goal: number }
   | { code: "tank-short"; repetitions: number; leftInTank: number | null; needed: number }
   | { code: "form-not-clean"; faults: readonly string[] }
   | { code: "earned-once"; needed: number }
   | { code: "earned"; sessionCount: number; goal: number }
-  | { code: "no-harder-step" }
-  | { code: "no-easier-step" }
   | { code: "next-step-closed"; reason: FitReason }
-  | { code: "next-step"; step: Pick<Step, "lever" | "from" | "to" | "riserFraction" | "tooBig" | "channel"> }
+  | { code: "next-step-too-big"; riserFraction: number }
+  | { code: "as-a-try"; reason: FitReason }
+  | { code: "next-step"; change: Change; channel: NumberChannelId | null; riserFraction: number | null }
   | { code: "ceiling-proposed"; value: number };
 
-export type DecisionMove = "ease" | "hold" | "build" | "stop";
+/** Rest is an ease with nothing easier left: not this pattern today, and whom to ask. */
+export type DecisionMove = "ease" | "hold" | "build" | "rest" | "stop";
+/** Where a move leads: a place and the dose there. */
+export interface Next extends Place {
+  dose: Dose;
+  change: Change;
+  channel: NumberChannelId | null;
+  riserFraction: number | null;
+}
 export interface Decision {
   move: DecisionMove;
   /** The rule that fired: the first reason's code. */
   rule: DecisionReason["code"];
-  step: Step | null;
+  next: Next | null;
   reasons: readonly [DecisionReason, ...DecisionReason[]];
 }
 
 export const SESSIONS_TO_BUILD = 2;
 export const TANK_MARGIN = 2;
 
+type Setback = { reason: DecisionReason; by: "stop" | "one" | "two" };
+
 /** Why the last session calls for stopping or easing, most urgent first, or null. NaN falls on the safe side. */
-function setback({ sets, response, newSwelling, warningSigns }: SessionOutcome, limitScore: number): DecisionReason | null {
-  const signs = sets.some((set) => set.endedBy === "warning-sign") ? [...warningSigns, "on-the-floor"] : warningSigns;
-  if (signs.length > 0) return { code: "warning-sign", signs };
-  if (sets.some((set) => set.endedBy === "sharp")) return { code: "sharp-pain" };
-  if (sets.some((set) => set.endedBy === "spreading")) return { code: "spreading-pain" };
-  if (newSwelling) return { code: "new-swelling" };
+function setback({ sets, response, newSwelling }: SessionOutcome, limitScore: number): Setback | null {
+  const ended = (end: PerformedSet["endedBy"]): boolean => sets.some((set) => set.endedBy === end);
+  if (ended("warning-sign")) return { reason: { code: "warning-sign", signs: ["other-sign"] }, by: "stop" };
+  if (ended("spreading")) return { reason: { code: "spreading-pain" }, by: "stop" };
+  if (ended("belly")) return { reason: { code: "belly-pressure" }, by: "stop" };
+  if (ended("sharp")) return { reason: { code: "sharp-pain" }, by: "two" };
+  if (newSwelling) return { reason: { code: "new-swelling" }, by: "two" };
+  if (response === "flare") return { reason: { code: "flare" }, by: "two" };
   const over = sets.find(({ painScore }) => painScore !== null && !(painScore <= limitScore));
-  if (over) return { code: "pain-over-number", painScore: over.painScore ?? NaN, limitScore };
-  return response === "flare" ? { code: "flare" } : null;
+  return over ? { reason: { code: "pain-over-number", painScore: over.painScore ?? NaN, limitScore }, by: "one" } : null;
+}
+
+/** Whether a dose was done as it was written: every set, pain within the number in each, nothing that ended it early. */
+export function isAsPrescribed({ sets, eased }: Pick<SessionOutcome, "sets" | "eased">, dose: Dose, limitScore: number): boolean {
+  const isGood = ({ painScore, endedBy, repetitions }: PerformedSet): boolean =>
+    endedBy === "pain-tap" && painScore !== null && painScore <= limitScore && repetitions >= dose.repetitionsLow;
+  return !eased && sets.length >= dose.setCount && sets.every(isGood);
 }
 
 /** The first thing that keeps a session from counting toward a build, or null when it counts. */
@@ -101,45 +123,78 @@ function shortfall({ sets, response, eased }: SessionOutcome, dose: Dose): Decis
   return null;
 }
 
-const stepReason = ({ lever, from, to, riserFraction, tooBig, channel }: Step): DecisionReason => ({
-  code: "next-step",
-  step: { lever, from, to, riserFraction, tooBig, channel },
+const decided = (move: DecisionMove, next: Next | null, ...reasons: [DecisionReason, ...DecisionReason[]]): Decision => ({
+  move,
+  rule: reasons[0].code,
+  next,
+  reasons,
 });
 
-function decided(move: DecisionMove, step: Step | null, reasons: readonly [DecisionReason, ...DecisionReason[]]): Decision {
-  return { move, rule: reasons[0].code, step, reasons };
+export const nextOf = ({ variationId, setting, change, channel, riserFraction }: Tread, dose: Dose): Next => ({
+  variationId,
+  setting,
+  dose,
+  change: change ?? { levers: [], fromVariationId: null, sets: null },
+  channel,
+  riserFraction,
+});
+const stepReason = ({ change, channel, riserFraction }: Next): DecisionReason => ({ code: "next-step", change, channel, riserFraction });
+
+/** Ease always eases: where nothing easier is left, this pattern rests today. */
+function eased(to: Stepped | null, reason: DecisionReason): Decision {
+  if (!to) return decided("rest", null, reason, { code: "rest-and-ask" });
+  const next = nextOf(to.tread, to.dose);
+  return decided("ease", next, reason, stepReason(next));
 }
 
-function eased(input: DecisionInput, reason: DecisionReason): Decision {
-  return decided("ease", input.ease, [reason, input.ease ? stepReason(input.ease) : { code: "no-easier-step" }]);
-}
+/** What keeps a rung from being trained at all today: never the missing equipment, which hurts nobody. */
+const forbids = ({ state, reasons }: DecisionInput["current"]): FitReason | null =>
+  state === "closed" && reasons[0].code !== "equipment-missing" ? reasons[0] : null;
 
-function built({ build, provisional, proposedCeiling, sessions, dose }: DecisionInput): Decision {
+function built(input: DecisionInput): Decision {
+  const { build, provisional, proposedCeiling, sessions, dose, current } = input;
   const earned: DecisionReason = { code: "earned", sessionCount: sessions.length, goal: dose.repetitionsHigh };
   const proposal: DecisionReason[] = proposedCeiling === null ? [] : [{ code: "ceiling-proposed", value: proposedCeiling }];
-  if (provisional) return decided("hold", null, [{ code: "ceiling-provisional" }, earned]);
-  if (!build) return decided("hold", null, [{ code: "no-harder-step" }, earned, ...proposal]);
-  if (build.judgement.state === "closed")
-    return decided("hold", null, [{ code: "next-step-closed", reason: build.judgement.reasons[0] }, earned, ...proposal]);
-  return decided("build", build, [earned, stepReason(build), ...proposal]);
+  if (current.state === "not-measured") return decided("hold", null, { code: "not-measured", reason: current.reasons[0] }, earned);
+  if (provisional) return decided("hold", null, { code: "ceiling-provisional" }, earned);
+  if (!build) return decided("hold", null, { code: "no-harder-step" }, earned, ...proposal);
+  const { tread } = build;
+  const { state, reasons } = tread.judgement;
+  if (state === "closed") return decided("hold", null, { code: "next-step-closed", reason: reasons[0] }, earned, ...proposal);
+  if (state === "not-measured") return decided("hold", null, { code: "not-measured", reason: reasons[0] }, earned, ...proposal);
+  if (tread.size === "too-big")
+    return decided("hold", null, { code: "next-step-too-big", riserFraction: tread.riserFraction ?? NaN }, earned, ...proposal);
+  const isTry = state === "try" && tread.change?.sets == null;
+  const next = nextOf(tread, isTry ? tryDose(dose) : build.dose);
+  const asTry: DecisionReason[] = isTry ? [{ code: "as-a-try", reason: reasons[0] }] : [];
+  return decided("build", next, earned, stepReason(next), ...asTry, ...proposal);
 }
 
 /**
- * Ease, hold, build, or stop and refer: the one gate. Build needs the goal at the top of the range in every set, the
- * last set with repetitions plus left in the tank at least goal + 2, clean form, pain said and within the school's
- * number, nothing sharp and a calm morning, all that twice running, with a confirmed ceiling and a next step that is
- * not closed. A setback eases by one lever; a missing morning never builds; whatever no rule matches holds.
+ * Ease, hold, build, rest, or stop and refer: the one gate. The rung as it stands today is judged before the log, and a
+ * warning nobody cleared before both. Build needs the goal at the top of the range in every set, the last with
+ * repetitions plus left in the tank at least goal + 2, clean form, pain said and within the number, nothing sharp and a
+ * calm morning, all that twice running, with a confirmed ceiling and a next step that is open, or tried with one light
+ * set. A missing morning never builds; whatever no rule matches holds.
+ * @throws RangeError for a session in the future
  */
 export function decide(input: DecisionInput): Decision {
-  const last = input.sessions.at(-1);
-  if (!last) return decided("hold", null, [{ code: "no-session" }]);
-  const back = setback(last, input.painLimitScore);
-  if (back) return back.code === "warning-sign" ? decided("stop", null, [back]) : eased(input, back);
+  const sessions = input.sessions.toSorted((a, b) => a.day.localeCompare(b.day));
+  const last = sessions.at(-1);
+  if (last && last.day > input.today) throw new RangeError(`a session on ${last.day}, after ${input.today}`);
+  if (input.openWarnings.length > 0)
+    return decided("stop", null, { code: "warning-sign", signs: input.openWarnings.map(({ sign }) => sign) });
+  const back = last ? setback(last, input.painLimitScore) : null;
+  if (back?.by === "stop") return decided("stop", null, back.reason);
+  const forbidden = forbids(input.current);
+  if (forbidden) return eased(input.easeUntilAllowed, { code: "rung-forbidden", reason: forbidden });
+  if (!last) return decided("hold", null, { code: "no-session" });
+  if (back) return eased(back.by === "two" ? input.easeTwice : input.ease, back.reason);
   const short = shortfall(last, input.dose);
-  if (short) return decided("hold", null, [short]);
-  const counted = input.sessions.slice(-SESSIONS_TO_BUILD);
+  if (short) return decided("hold", null, short);
+  const counted = sessions.slice(-SESSIONS_TO_BUILD);
   const allCount = counted.every((session) => !setback(session, input.painLimitScore) && !shortfall(session, input.dose));
-  if (counted.length < SESSIONS_TO_BUILD || !allCount) return decided("hold", null, [{ code: "earned-once", needed: SESSIONS_TO_BUILD }]);
+  if (counted.length < SESSIONS_TO_BUILD || !allCount) return decided("hold", null, { code: "earned-once", needed: SESSIONS_TO_BUILD });
   return built(input);
 }
 
@@ -148,12 +203,13 @@ export type OverruleRefusal = { code: "warning-sign" | "limit-blocks" | "note-mi
 /** Why a trainer's overruling cannot be taken, or null. Never past a warning sign or a hard limit; always with a note. */
 export function overruleRefusal(
   decision: Decision,
-  move: "ease" | "hold" | "build",
-  step: Step | null,
+  move: DecisionMove,
+  isBlocked: boolean,
+  next: Next | null,
   note: string,
 ): OverruleRefusal | null {
   if (decision.move === "stop") return { code: "warning-sign" };
   if (note.trim() === "") return { code: "note-missing" };
-  if (move !== "hold" && !step) return { code: "no-such-step" };
-  return step?.judgement.blocked ? { code: "limit-blocks" } : null;
+  if (move === "stop" || ((move === "ease" || move === "build") && !next)) return { code: "no-such-step" };
+  return isBlocked ? { code: "limit-blocks" } : null;
 }

@@ -1,27 +1,33 @@
-/** How the next morning answered a session. */
+/** Pain is told from 0, none, to 10. */
+export const PAIN_SCALE = { min: 0, max: 10 } as const;
+
 export type MorningClass = "calm" | "noticed" | "flare";
 
+/** What the client said the next morning: pain of each complaint, and swelling. */
 export interface Morning {
-  painScore: number;
-  /** More swollen than usual. It outranks pain. */
+  pains: readonly { complaintId: string; painScore: number }[];
   newSwelling: boolean;
 }
 
-export const PAIN_SCALE = { min: 0, max: 10 } as const;
-const USUAL_MORNINGS = 14;
-const USUAL_NEEDS = 5;
 const FLARE_ABOVE = 2;
+const USUAL_WINDOW = 14;
+const USUAL_FROM = 5;
 
-/** Usual pain: median of the last 14 mornings, or the assessed baseline while there are fewer than five. */
-export function usualPainScore(morningScores: readonly number[], baselineScore: number): number {
-  if (morningScores.length < USUAL_NEEDS) return baselineScore;
-  const sorted = morningScores.slice(-USUAL_MORNINGS).toSorted((a, b) => a - b);
-  const middle = sorted.length / 2;
-  return ((sorted[Math.ceil(middle) - 1] ?? NaN) + (sorted[Math.floor(middle)] ?? NaN)) / 2;
-}
-
-/** Calm: at most usual. Noticed: above it. Flare: two or more above, or new swelling. */
-export function morningClass({ painScore, newSwelling }: Morning, usualScore: number): MorningClass {
+/** Calm at most usual; noticed one above; a flare two or more above, or new swelling. NaN falls on the safe side. */
+export function morningClass(painScore: number, newSwelling: boolean, usualScore: number): MorningClass {
   if (newSwelling || !(painScore < usualScore + FLARE_ABOVE)) return "flare";
   return painScore <= usualScore ? "calm" : "noticed";
+}
+
+const ORDER: readonly MorningClass[] = ["calm", "noticed", "flare"];
+/** The worst of several: a calm knee does not make up for a back that flared. Nothing said is no calm morning. */
+export const worstClass = (classes: readonly MorningClass[]): MorningClass =>
+  classes.length === 0 ? "noticed" : (ORDER[Math.max(...classes.map((each) => ORDER.indexOf(each)))] ?? "flare");
+
+/** Median pain of the last 14 mornings, or the assessed baseline while there are fewer than five. */
+export function usualPainScore(before: readonly number[], baselineScore: number): number {
+  const last = before.slice(-USUAL_WINDOW).toSorted((a, b) => a - b);
+  if (last.length < USUAL_FROM) return baselineScore;
+  const middle = Math.floor(last.length / 2);
+  return last.length % 2 === 1 ? (last[middle] ?? NaN) : ((last[middle - 1] ?? NaN) + (last[middle] ?? NaN)) / 2;
 }

@@ -1,33 +1,43 @@
-import type { Dose, Setting } from "../catalogue/variation";
-import type { FloorSet, FloorState } from "../floor/events";
 import type { BodyOverrides, Sex } from "../body/body";
+import type { Dose, Pattern } from "../catalogue/variation";
 import type { DailyTask } from "../fit/daily";
-import type { Ceiling, LimitedBy } from "../limits/ceiling";
+import type { FloorSet, FloorState } from "../floor/events";
+import type { Ceiling } from "../limits/ceiling";
+import type { Complaint, LimitedBy } from "../limits/complaint";
 import type { Day, Limit } from "../limits/limit";
-import type { ChannelDemand, Side } from "../mechanics/channels";
+import type { CONDITIONS } from "../limits/rails";
+import type { Demand, Side } from "../mechanics/channels";
 import type { PostureRule } from "../mechanics/posture";
 import type { DecisionMove, DecisionReason } from "../progress/decide";
-import type { MorningClass } from "../progress/morning";
-import type { Step } from "../fit/stair";
+import type { Morning, MorningClass } from "../progress/morning";
+import type { Clearance, Warning } from "../progress/warning";
+import type { Change } from "../fit/tread";
+import type { Setting } from "../templates/lever";
 
 /** Raised whenever a formula changes what a stored number would be. Stored with every computed fact. */
-export const ENGINE_VERSION = 1;
+export const ENGINE_VERSION = 2;
 
-/** Everything known of one client, oldest first: what pages and decisions are derived from. */
+/** What a page or a decision needs of one client, oldest first: what counts now, and the last sessions. */
 export interface ClientRecord {
   client: ClientProfile;
+  complaints: readonly Complaint[];
+  /** The latest alone counts; a calm pose keeps the mass of its own day. */
   measures: readonly MeasureFact[];
   dailyTasks: readonly DailyTask[];
   calmPoses: readonly CalmPoseFact[];
   postures: readonly { id: string; day: Day; rule: PostureRule }[];
   limits: readonly Limit[];
-  ceilings: readonly Ceiling[];
+  ceilings: readonly CeilingFact[];
+  /** Ceilings that a calm morning confirmed once: they stay so. */
+  confirmedCeilingIds: readonly string[];
   rungs: readonly RungFact[];
+  /** The latest of each pattern and side, and those of the sessions here. */
   prescriptions: readonly PrescriptionFact[];
   sessions: readonly SessionFact[];
   responses: readonly ResponseFact[];
   decisions: readonly DecisionFact[];
-  clearances: readonly { id: string; day: Day; by: string; role: string; note: string }[];
+  warnings: readonly Warning[];
+  clearances: readonly Clearance[];
 }
 
 /** A body as it was measured on a day. */
@@ -39,27 +49,37 @@ export interface MeasureFact {
   overrides: BodyOverrides;
 }
 
+export type Condition = (typeof CONDITIONS)[number];
 export interface ClientProfile {
   id: string;
   name: string;
   birthYear: number;
   sex: Sex;
   goal: string;
-  complaint: string;
-  side: Side;
-  baselinePainScore: number;
-  painLimitScore: number;
+  conditions: readonly Condition[];
+  archivedDay: Day | null;
 }
 
 /** A client as one line of the studio's list. */
-export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYear" | "complaint" | "goal"> {
+export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYear" | "goal" | "archivedDay"> {
+  complaints: readonly string[];
   lastSessionDay: Day | null;
   lastResponse: MorningClass | null;
+  openWarningCount: number;
+}
+
+/** A ceiling as it was set: its calm pose, and how far calm mornings have raised it since. Its value is of that day and engine. */
+export interface CeilingFact extends Ceiling {
+  calmPoseId: string;
+  raisedBy: number;
 }
 
 export interface CalmPoseFact {
   id: string;
   day: Day;
+  /** The body that did it. */
+  massKg: number;
+  bellyKg: number;
   side: Side;
   limitedBy: LimitedBy;
   variationId: string;
@@ -69,12 +89,15 @@ export interface CalmPoseFact {
   trunkLeanDeg: number | null;
 }
 
+/** A variation in one set-up, as it was kept: the leg that leads, and what it asked on the day. */
 export interface RungFact {
   id: string;
   day: Day;
+  pattern: Pattern;
   variationId: string;
+  side: Side;
   setting: Setting;
-  demands: readonly ChannelDemand[];
+  demands: readonly Demand[];
   useFraction: number | null;
 }
 
@@ -83,34 +106,40 @@ export interface PrescriptionFact {
   day: Day;
   rungId: string;
   dose: Dose;
+  note: string;
 }
 
+export interface ItemFact {
+  id: string;
+  prescriptionId: string;
+}
 export interface SessionFact extends Omit<FloorState, "sets"> {
   id: string;
   day: Day;
-  items: readonly { id: string; prescriptionId: string }[];
+  items: readonly ItemFact[];
   sets: readonly FloorSet[];
 }
 
-export interface ResponseFact {
+export interface ResponseFact extends Morning {
   id: string;
   sessionId: string | null;
   day: Day;
+  /** Of the complaint that answered worst. */
   painScore: number;
-  newSwelling: boolean;
-  warningSigns: readonly string[];
   usualScore: number;
+  warningSigns: readonly string[];
   class: MorningClass;
 }
 
 export interface DecisionFact {
   id: string;
   sessionId: string;
+  itemId: string;
   day: Day;
   move: DecisionMove;
   overruled: DecisionMove | null;
   rule: DecisionReason["code"];
   reasons: readonly DecisionReason[];
-  step: Pick<Step, "lever" | "from" | "to" | "riserFraction"> | null;
+  change: (Change & { riserFraction: number | null }) | null;
   note: string;
 }

@@ -1,0 +1,36 @@
+import { bodyFromMeasure } from "../body/body";
+import { variationById } from "../catalogue/catalogue";
+import { type Ceiling, ceilingsFromCalmPose, currentCeilings } from "../limits/ceiling";
+import type { Day } from "../limits/limit";
+import type { CeilingFact, ClientRecord } from "./record";
+import { bodyMeasureAt, postureOf } from "./subject";
+
+/**
+ * A ceiling as it is comparable today: its calm pose computed anew on the body that did it as it is known now, under
+ * today's posture rule and this engine, times what calm mornings have raised it by. A stored number of another rule or
+ * engine is never compared with anything.
+ */
+function valueToday(record: ClientRecord, { channel, side, calmPoseId, raisedBy }: CeilingFact): { value: number } | { reason: string } {
+  const pose = record.calmPoses.find(({ id }) => id === calmPoseId);
+  const measure = pose && bodyMeasureAt(record, pose);
+  if (!pose || !measure) return { reason: "source-missing" };
+  const subject = { body: bodyFromMeasure(measure), posture: postureOf(record) };
+  const calibration = ceilingsFromCalmPose(subject, { ...pose, form: variationById(pose.variationId) });
+  if (!calibration.ok) return { reason: calibration.reason };
+  const found = calibration.ceilings.find((each) => each.channel === channel && each.side === side);
+  return found ? { value: found.value * raisedBy } : { reason: "nothing-asked" };
+}
+
+/** The ceilings that count today, and those that nothing can be compared with any more: shown, never dropped. */
+export function ceilingsToday(
+  record: ClientRecord,
+  today: Day,
+): { usable: CeilingFact[]; unusable: { ceiling: Ceiling; reason: string }[] } {
+  const [usable, unusable]: [CeilingFact[], { ceiling: Ceiling; reason: string }[]] = [[], []];
+  for (const ceiling of currentCeilings(record.ceilings, today)) {
+    const found = valueToday(record, ceiling);
+    if ("value" in found) usable.push({ ...ceiling, value: found.value });
+    else unusable.push({ ceiling, reason: found.reason });
+  }
+  return { usable, unusable };
+}

@@ -1,0 +1,124 @@
+import { parseDate } from "@internationalized/date";
+import { variationById } from "../catalogue/catalogue";
+import type { Pattern } from "../catalogue/variation";
+import type { FitContext } from "../fit/context";
+import { type AnsweredDose, type Ceiling, isProvisional, proposedRaise } from "../limits/ceiling";
+import { strictestLimitScore } from "../limits/complaint";
+import { RAIL_CHANNELS, type RailChannelId } from "../limits/rails";
+import { ask, demandOn, WHOLE } from "../templates/ask";
+import { isLoad } from "../templates/form";
+import type { LeverId, Setting } from "../templates/lever";
+import type { Subject } from "../templates/template";
+import { isAsPrescribed, type SessionOutcome } from "../progress/decide";
+import type { ClientRecord, ItemFact, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
+
+export const responseTo = ({ responses }: Pick<ClientRecord, "responses">, { id }: Pick<SessionFact, "id">): ResponseFact | null =>
+  responses.findLast(({ sessionId }) => sessionId === id) ?? null;
+
+/** What an item was planned as: its prescription and rung. */
+export function plannedOf(
+  { prescriptions, rungs }: ClientRecord,
+  { prescriptionId }: Pick<ItemFact, "prescriptionId">,
+): { prescription: PrescriptionFact; rung: RungFact } | null {
+  const prescription = prescriptions.find(({ id }) => id === prescriptionId);
+  const rung = rungs.find(({ id }) => id === prescription?.rungId);
+  return prescription && rung ? { prescription, rung } : null;
+}
+
+/** What one item of a session came to, and the morning after. */
+export function outcomeOf(record: ClientRecord, session: SessionFact, item: ItemFact): SessionOutcome {
+  const response = responseTo(record, session);
+  const isEased = session.eases.some(({ itemId }) => itemId === item.id) || session.stoppedItemIds.includes(item.id);
+  return {
+    day: session.day,
+    sets: session.sets.filter(({ itemId }) => itemId === item.id),
+    eased: isEased || (session.checkIn !== null && session.checkIn.choice !== "as-planned"),
+    response: response?.class ?? null,
+    newSwelling: response?.newSwelling ?? false,
+  };
+}
+
+interface DoneDose {
+  session: SessionFact;
+  rung: RungFact;
+  prescription: PrescriptionFact;
+}
+/** Items done just as prescribed in a session with no warning in it: the only history that counts. */
+function donesAsPrescribed(record: ClientRecord): DoneDose[] {
+  const limitScore = strictestLimitScore(record.complaints);
+  return record.sessions.flatMap((session) =>
+    session.items.flatMap((item): DoneDose[] => {
+      const planned = plannedOf(record, item);
+      if (!planned || session.warnings.length > 0) return [];
+      const isGood = isAsPrescribed(outcomeOf(record, session, item), planned.prescription.dose, limitScore);
+      return isGood ? [{ session, ...planned }] : [];
+    }),
+  );
+}
+const isCalm = (record: ClientRecord, session: SessionFact): boolean => responseTo(record, session)?.class === "calm";
+const led = (subject: Subject, { side }: Pick<RungFact, "side">): Subject => ({ ...subject, leadSide: side });
+
+/**
+ * Doses that speak for one ceiling: the calm pose that set it, then every item done as prescribed, with the mornings
+ * after. What each asked is computed anew, on today's body, posture rule and engine, as the ceiling is.
+ */
+export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: Ceiling): AnsweredDose[] {
+  const calm = record.calmPoses
+    .filter(({ id }) => id === ceiling.source.id)
+    .map(({ day }): AnsweredDose => {
+      const answer = record.responses.find((r) => r.day > day && parseDate(r.day).compare(parseDate(day)) <= 2);
+      return { day, useFraction: 1, response: answer?.class ?? null };
+    });
+  const trained = donesAsPrescribed(record).flatMap(({ session, rung }): AnsweredDose[] => {
+    const asked = ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: [ceiling.channel] });
+    const demand = demandOn(asked, ceiling.channel, ceiling.side);
+    if (!demand) return [];
+    return [{ day: session.day, useFraction: demand.head / ceiling.value, response: responseTo(record, session)?.class ?? null }];
+  });
+  return [...calm, ...trained];
+}
+
+/** A ceiling taken over from history was confirmed by the mornings that raised it. */
+export const isCeilingProvisional = (record: ClientRecord, subject: Subject, ceiling: Ceiling): boolean =>
+  ceiling.source.kind === "calm-pose" &&
+  !record.confirmedCeilingIds.includes(ceiling.id) &&
+  isProvisional(ceiling, answeredDoses(record, subject, ceiling));
+
+/** A ceiling that calm mornings near it allow to be raised, with the value proposed. */
+export function ceilingProposal(
+  record: ClientRecord,
+  { subject, ceilings }: Pick<FitContext, "subject" | "ceilings">,
+): { ceiling: Ceiling; value: number } | null {
+  for (const ceiling of ceilings) {
+    const value = proposedRaise(ceiling, answeredDoses(record, subject, ceiling));
+    if (value !== null) return { ceiling, value };
+  }
+  return null;
+}
+
+/** The most of each load that was calm, pattern by pattern. */
+export function calmLoads(record: ClientRecord): Partial<Record<Pattern, Setting>> {
+  const most: Partial<Record<Pattern, Partial<Record<LeverId, number>>>> = {};
+  for (const { session, rung } of donesAsPrescribed(record)) {
+    if (!isCalm(record, session)) continue;
+    const loads = (most[rung.pattern] ??= {});
+    for (const [lever, value] of Object.entries(rung.setting) as [LeverId, number][])
+      if (isLoad(lever)) loads[lever] = Math.max(loads[lever] ?? 0, value);
+  }
+  return most;
+}
+
+/** Bends further than the guard rails that were calm. */
+export function ownRange(record: ClientRecord, subject: Subject): Partial<Record<RailChannelId, number>> {
+  const most: Partial<Record<RailChannelId, number>> = {};
+  for (const { session, rung } of donesAsPrescribed(record)) {
+    if (!isCalm(record, session)) continue;
+    const asked = ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: RAIL_CHANNELS });
+    if (!asked.ok) continue;
+    for (const channel of RAIL_CHANNELS) {
+      const value = Math.max(0, ...asked.demands.filter((demand) => demand.channel === channel).map(({ low }) => low));
+      most[channel] = Math.max(most[channel] ?? 0, value);
+    }
+  }
+  return most;
+}
