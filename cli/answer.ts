@@ -1,5 +1,5 @@
 import type Joi from "joi";
-import type { Issue } from "../src/core";
+import type { Issue } from "../src/core/reasons";
 import { parse } from "../src/schemas/parse";
 import { COMMANDS } from "./commands";
 
@@ -29,11 +29,13 @@ export function answerTo(name: string | undefined, text: string): Answer {
     const list = Object.entries(COMMANDS).map(([command, { summary, schema }]) => ({ command, summary, input: jsonSchemaOf(schema) }));
     return { exitCode: 0, value: list };
   }
-  const command = name === undefined ? undefined : COMMANDS[name];
+  const command = name !== undefined && Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
   if (!command) return refuse({ path: "command", code: "any.only", allowed: ["commands", ...Object.keys(COMMANDS)] });
   const json = parseJson(text);
   if (!json.ok) return refuse({ path: "", code: "json" });
   const parsed = parse(command.schema, json.value);
   if (!parsed.ok) return refuse(...parsed.issues);
+  const issues = command.check?.(parsed.value as never) ?? [];
+  if (issues.length > 0) return refuse(...issues);
   return { exitCode: 0, value: command.run(parsed.value as never) };
 }

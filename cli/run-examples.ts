@@ -1,4 +1,5 @@
-import { bodyFromMeasure, contactAreaMm2, contactRatio, quadricepsArmMm } from "../src/core";
+import { bodyFromMeasure } from "../src/core/body/body";
+import { contactAreaMm2, contactRatio, quadricepsArmMm } from "../src/core/mechanics/kneecap";
 import {
   bodyOut,
   boundsOut,

@@ -1,21 +1,18 @@
+import { type Body, bodyFromMeasure } from "../src/core/body/body";
+import { bandTension } from "../src/core/mechanics/band";
+import { BRIDGE_DEFAULTS, bridgePose } from "../src/core/mechanics/bridge";
+import { LEG_PRESS_DEFAULTS, legPress } from "../src/core/mechanics/leg-press";
 import {
-  bandTension,
-  type Body,
-  bodyFromMeasure,
-  BRIDGE_DEFAULTS,
-  bridgePose,
   calfRaise,
   frontalHip,
   kneeExtension,
-  LEG_PRESS_DEFAULTS,
-  legPress,
   seatedAbductionNm,
   sideLyingAbductionNm,
   straightLegRaiseNm,
   strapLean,
   tempoFactor,
   terminalExtensionNm,
-} from "../src/core";
+} from "../src/core/mechanics/levers";
 import { type Json, legOut, measureFrom, type ShortTrail, warningsOut } from "./shorthand";
 
 /** The shorthand of everything that is not standing: bridge, leg press, levers, band. Nothing is computed here. */

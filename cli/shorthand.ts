@@ -1,24 +1,23 @@
+import type { Body, BodyMeasure } from "../src/core/body/body";
+import { assistBounds } from "../src/core/mechanics/assist-bounds";
+import { standingPose } from "../src/core/mechanics/standing";
 import {
   type Arms,
   type Assist,
-  assistBounds,
   type Balance,
-  type Body,
-  type BodyMeasure,
   type Brace,
   type Depth,
-  inverse,
   type LegDemand,
   type LegGeometry,
-  type Point,
   SHANK_RULES,
   type ShankRule,
   STANDING_DEFAULTS,
-  standingPose,
   type StandingResult,
   type StandingSetting,
   type Trail,
-} from "../src/core";
+} from "../src/core/mechanics/standing.types";
+import type { Point } from "../src/core/mechanics/vector";
+import { inverse } from "../src/core/numeric/inverse";
 
 /**
  * The worked examples' short keys, over the core's full names. Nothing is computed here.

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { BAND_LIMITS, type MeasuredBand } from "../core";
+import { BAND_LIMITS, type MeasuredBand } from "../core/mechanics/band";
 import { within, words } from "./fields";
 
 /** A band pulled by a hand scale: longer at every point than at rest. */

@@ -1,21 +1,51 @@
 import Joi from "joi";
-import { BODY_LIMITS, type BodyMeasure, type ClientProfile, DAILY_LIMITS, type DailyTask, PAIN_SCALE } from "../core";
-import { maybeWords, side, within, words } from "./fields";
+import { BODY_LIMITS, type BodyMeasure } from "../core/body/body";
+import { DAILY_LIMITS, type DailyTask } from "../core/fit/daily";
+import { type Complaint, SITES } from "../core/limits/complaint";
+import { CONDITIONS } from "../core/limits/rails";
+import { PAIN_SCALE } from "../core/progress/morning";
+import type { ClientProfile } from "../core/record/record";
+import { channelSide, day, maybeWords, uuid, within, words } from "./fields";
 
-/** What is entered for a new client: the profile, and the body's first measure. */
-export type NewClient = Omit<ClientProfile, "id"> & Pick<BodyMeasure, "heightM" | "massKg">;
+/** Pain agreed during a set: never sharp, settled next morning. */
+export const PAIN_LIMIT = { min: 0, max: 5 } as const;
+export const complaintSchema = Joi.object<Complaint, true>({
+  id: uuid.required(),
+  site: Joi.string()
+    .valid(...SITES)
+    .required(),
+  side: channelSide.required(),
+  words: words(200).required(),
+  usualPainScore: within(PAIN_SCALE).required(),
+  painLimitScore: within(PAIN_LIMIT).required(),
+});
 
-export const newClientSchema = Joi.object<NewClient, true>({
+const profileKeys = {
+  id: uuid.required(),
   name: words(80).required(),
   birthYear: within({ min: 1915, max: 2010 }).integer().required(),
   sex: Joi.string().valid("female", "male").required(),
   goal: maybeWords(200).required(),
-  complaint: words(200).required(),
-  side: side.required(),
-  baselinePainScore: within(PAIN_SCALE).required(),
-  painLimitScore: within({ min: 0, max: 5 }).required(),
+  conditions: Joi.array()
+    .items(Joi.string().valid(...CONDITIONS))
+    .unique()
+    .required(),
+  archivedDay: day.allow(null).required(),
+};
+export const detailsSchema = Joi.object<ClientProfile>(profileKeys);
+
+/** What is entered for a new client: the profile, what hurts, and the body's first measure. */
+export type NewClient = ClientProfile & { complaints: Complaint[] } & Pick<BodyMeasure, "heightM" | "massKg">;
+export const newClientSchema = Joi.object<NewClient>({
+  ...profileKeys,
+  complaints: Joi.array().items(complaintSchema).min(1).max(10).required(),
   heightM: within(BODY_LIMITS.heightM).required(),
   massKg: within(BODY_LIMITS.massKg).required(),
+});
+
+export const complaintChangeSchema = Joi.object<{ complaint: Complaint; isEnded: boolean }, true>({
+  complaint: complaintSchema.required(),
+  isEnded: Joi.boolean().required(),
 });
 
 /** A seat or step of the client's own day; without a height it is taken away. */
@@ -27,15 +57,4 @@ export const dailyHeightSchema = Joi.object<NewDailyHeight, true>({
     .when("kind", { is: "step", then: within(DAILY_LIMITS.step), otherwise: within(DAILY_LIMITS.seat) })
     .allow(null)
     .required(),
-});
-
-export interface NewClearance {
-  by: string;
-  role: string;
-  note: string;
-}
-export const clearanceSchema = Joi.object<NewClearance, true>({
-  by: words(80).required(),
-  role: words(80).required(),
-  note: maybeWords(400).required(),
 });

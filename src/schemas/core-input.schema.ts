@@ -1,223 +1,210 @@
 import Joi from "joi";
-import {
-  type BandTable,
-  type BodyMeasure,
-  CATALOGUE,
-  type CalmPose,
-  type Ceiling,
-  FIT_CHANNELS,
-  type FitChannelId,
-  DEFAULT_KIT,
-  type Day,
-  type Dose,
-  type Equipment,
-  LEVERS,
-  type LeverId,
-  type LeverKind,
-  type Limit,
-  LOAD_CHANNELS,
-  type SessionOutcome,
-  type Setting,
-} from "../core";
+import type { BodyMeasure } from "../core/body/body";
+import { type Dose, EQUIPMENT, type Equipment, type Pattern, PATTERNS } from "../core/catalogue/variation";
+import { SET_ENDS } from "../core/floor/events";
+import type { Ceiling } from "../core/limits/ceiling";
+import { type Complaint, type LimitedBy, SITES } from "../core/limits/complaint";
+import type { Day, Limit } from "../core/limits/limit";
+import { type Careful, type RailChannelId, RAILS } from "../core/limits/rails";
+import type { BandTable } from "../core/mechanics/band";
+import { CEILING_CHANNELS, type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId, type Side } from "../core/mechanics/channels";
+import type { SessionOutcome } from "../core/progress/decide";
+import { LEVER_IDS, type LeverId, type LeverKind, type Setting } from "../core/templates/lever";
 import { bodyMeasureSchema } from "./body.schema";
-import { subjectKeys, type SubjectInput } from "./subject.schema";
-import {
-  either,
-  type TemplateDemandInput,
-  templateDemandSchema,
-  type TemplateMatchInput,
-  templateMatchSchema,
-  type TemplateSolveInput,
-  templateSolveSchema,
-} from "./template-input.schema";
-import { day, settingSchema, side, within } from "./fields";
+import { channelSide, day, lever, settingSchema, side, within, words } from "./fields";
+import { calmPoseKeys, isEndedBeforeBegun, ruleSchema } from "./limit.schema";
 import { doseSchema } from "./plan.schema";
+import { subjectKeys, type SubjectInput } from "./subject.schema";
 
-/** Input of the core's command line: one client, one day, as plain data. */
-const variationId = Joi.string().valid(...CATALOGUE.map(({ id }) => id));
-const lever = Joi.string().valid(...Object.keys(LEVERS));
-const channelSide = Joi.string().valid("left", "right", "both");
+/** Input of the core's command line: one client, one day, as plain data. What a body decides is checked after it is read. */
+const id = Joi.string().max(80);
 
-export const ruleSchema = Joi.object({
-  kind: Joi.string().valid("knee-bend", "shin-forward", "no-load-on-back", "own-words").required(),
-  maxDeg: Joi.number().when("kind", { is: Joi.valid("knee-bend", "shin-forward"), then: Joi.required(), otherwise: Joi.forbidden() }),
-  text: Joi.string().when("kind", { is: "own-words", then: Joi.required(), otherwise: Joi.forbidden() }),
+const liftSchema = Joi.object({
+  kind: Joi.string().valid("lifted", "mistake").required(),
+  by: words(80).required(),
+  role: words(80).required(),
+  day: day.required(),
+  reason: words(400).required(),
 });
-
-const limitSchema = Joi.object({
-  id: Joi.string().required(),
+const limitSchema = Joi.object<Limit>({
+  id: id.required(),
   rule: ruleSchema.required(),
   side: channelSide.required(),
-  owner: Joi.object({ kind: Joi.string().valid("clinician", "rule", "client").required(), name: Joi.string().required() }).required(),
+  owner: Joi.object({ kind: Joi.string().valid("clinician", "rule", "client").required(), name: words(80).required() }).required(),
   fromDay: day.required(),
   untilDay: day.allow(null).required(),
-  lift: Joi.object({ by: Joi.string().required(), role: Joi.string().required(), day: day.required(), reason: Joi.string().required() })
-    .allow(null)
-    .required(),
-});
+  lift: liftSchema.allow(null).required(),
+}).custom((limit: Limit, helpers) => (isEndedBeforeBegun(limit) ? helpers.error("day.before") : limit));
 
-const calmPoseSchema = Joi.object({
-  side: side.required(),
-  limitedBy: Joi.string().valid("kneecap", "knee", "hip", "low-back").required(),
-  variationId: variationId.required(),
-  setting: settingSchema.required(),
-  shareFraction: within({ min: 0.2, max: 0.8 }).allow(null).required(),
-});
-
-const ceilingSchema = Joi.object({
-  id: Joi.string().required(),
+/** A ceiling on a side that its channel does not have would be read by nothing. */
+const ceilingSchema = Joi.object<Ceiling>({
+  id: id.required(),
   channel: Joi.string()
-    .valid(...LOAD_CHANNELS)
+    .valid(...CEILING_CHANNELS)
+    .required(),
+  side: Joi.when("channel", {
+    switch: CEILING_CHANNELS.map((channel) => ({
+      is: channel,
+      then: CHANNELS[channel].sided ? side.required() : Joi.valid("both").required(),
+    })),
+  }),
+  value: Joi.number().positive().max(1e6).required(),
+  source: Joi.object({ kind: Joi.string().valid("calm-pose", "history").required(), id: id.required() }).required(),
+  fromDay: day.required(),
+  isShareMeasured: Joi.boolean().required(),
+});
+
+const complaintSchema = Joi.object<Complaint>({
+  id: id.required(),
+  site: Joi.string()
+    .valid(...SITES)
     .required(),
   side: channelSide.required(),
-  value: Joi.number().positive().required(),
-  source: Joi.object({ kind: Joi.string().valid("calm-pose", "history").required(), id: Joi.string().required() }).required(),
-  standsInFor: Joi.string().valid("kneecapStress").allow(null).required(),
-  fromDay: day.required(),
-  share: Joi.object({ fraction: within({ min: 0.2, max: 0.8 }).required(), measured: Joi.boolean().required() }).required(),
+  words: Joi.string().allow("").max(200).required(),
+  usualPainScore: within({ min: 0, max: 10 }).required(),
+  painLimitScore: within({ min: 0, max: 10 }).required(),
 });
 
-const increment = Joi.number().positive();
-export interface DemandInput extends SubjectInput {
+/** A variation of the catalogue or a study of the model, in one set-up. */
+export interface PlaceInput {
   variationId: string;
   setting: Setting;
 }
-const variationDemandSchema = Joi.object<DemandInput>({
-  ...subjectKeys,
-  variationId: variationId.required(),
-  setting: settingSchema.required(),
-});
-export const demandInputSchema = either<DemandInput | TemplateDemandInput>(templateDemandSchema, variationDemandSchema);
+const placeKeys = { variationId: id.required(), setting: settingSchema.required() };
 
-export interface SolveInput extends DemandInput {
+export interface DemandInput extends SubjectInput, PlaceInput {}
+export const demandInputSchema = Joi.object<DemandInput>({ ...subjectKeys, ...placeKeys }).required();
+
+const channel = Joi.string().valid(...NUMBER_CHANNELS);
+const increment = Joi.number().positive();
+interface LeverInput {
   lever: LeverId;
-  low: number;
-  high: number;
-  channel: FitChannelId;
-  side: "left" | "right" | "both";
-  target: number;
+  low?: number;
+  high?: number;
   increment?: number;
 }
-const variationSolveSchema = variationDemandSchema.append<SolveInput>({
-  lever: lever.required(),
-  low: Joi.number().required(),
-  high: Joi.number().greater(Joi.ref("low")).required(),
-  channel: Joi.string()
-    .valid(...FIT_CHANNELS)
-    .required(),
+const leverKeys = { lever: lever.required(), low: Joi.number(), high: Joi.number().greater(Joi.ref("low")), increment };
+
+export interface SolveInput extends DemandInput, LeverInput {
+  channel: NumberChannelId;
+  side: ChannelSide;
+  target: number;
+}
+export const solveInputSchema = Joi.object<SolveInput>({
+  ...subjectKeys,
+  ...placeKeys,
+  ...leverKeys,
+  channel: channel.required(),
   side: channelSide.required(),
   target: Joi.number().required(),
-  increment,
-});
+}).required();
 
-export const solveInputSchema = either<SolveInput | TemplateSolveInput>(templateSolveSchema, variationSolveSchema);
+export interface MatchInput extends SubjectInput {
+  from: PlaceInput;
+  to: PlaceInput & LeverInput;
+  channel: NumberChannelId;
+  side: ChannelSide;
+}
+export const matchInputSchema = Joi.object<MatchInput>({
+  ...subjectKeys,
+  from: Joi.object(placeKeys).required(),
+  to: Joi.object({ ...placeKeys, ...leverKeys }).required(),
+  channel: channel.required(),
+  side: channelSide.required(),
+}).required();
 
+export interface CalmPoseInput extends PlaceInput {
+  side: Side;
+  limitedBy: LimitedBy;
+  shareFraction: number | null;
+}
 export interface FitInput extends SubjectInput {
+  today: Day;
+  pattern?: Pattern;
+  complaints?: Complaint[];
+  careful?: Careful[];
   limits?: Limit[];
   ceilings?: Ceiling[];
-  calmPose?: Omit<CalmPose, "id" | "day" | "variation"> & { variationId: string };
-  today: Day;
+  calmPose?: CalmPoseInput;
+  /** Loads that were calm, by pattern; bends further than the guard rails that were measured or calm. */
+  calmLoads?: Partial<Record<Pattern, Setting>>;
+  ownRange?: Partial<Record<RailChannelId, number>>;
   increments?: Partial<Record<LeverId, number>>;
   equipment?: Equipment[];
   targetUseFraction?: number;
 }
 const fitKeys = {
   ...subjectKeys,
-  limits: Joi.array().items(limitSchema),
-  ceilings: Joi.array().items(ceilingSchema),
-  calmPose: calmPoseSchema,
   today: day.required(),
-  increments: Joi.object(Object.fromEntries(Object.keys(LEVERS).map((id) => [id, increment]))),
-  equipment: Joi.array().items(Joi.string().valid(...DEFAULT_KIT.equipment)),
+  pattern: Joi.string().valid(...PATTERNS),
+  complaints: Joi.array().items(complaintSchema).max(50),
+  careful: Joi.array()
+    .items(Joi.string().valid("back", "bone-thinning", "pregnancy"))
+    .unique(),
+  limits: Joi.array().items(limitSchema).max(200),
+  ceilings: Joi.array().items(ceilingSchema).max(200),
+  calmPose: Joi.object(calmPoseKeys),
+  calmLoads: Joi.object(Object.fromEntries(PATTERNS.map((pattern) => [pattern, settingSchema]))),
+  ownRange: Joi.object(Object.fromEntries(Object.keys(RAILS).map((rail) => [rail, within({ min: 0, max: 180 })]))),
+  increments: Joi.object(Object.fromEntries(LEVER_IDS.map((each) => [each, increment]))),
+  equipment: Joi.array().items(Joi.string().valid(...EQUIPMENT)),
   targetUseFraction: within({ min: 0.1, max: 1 }),
 };
 export const fitInputSchema = Joi.object<FitInput>(fitKeys).required();
 
+const treadCount = Joi.number().integer().min(0).max(40);
+export interface StairInput extends FitInput, PlaceInput {
+  down?: number;
+  up?: number;
+  /** The whole way to here instead of the treads around; levers in `order`. */
+  goal?: PlaceInput;
+  order?: LeverKind[];
+}
+export const stairInputSchema = Joi.object<StairInput>({
+  ...fitKeys,
+  ...placeKeys,
+  down: treadCount,
+  up: treadCount,
+  goal: Joi.object(placeKeys),
+  order: Joi.array()
+    .items(Joi.string().valid("support", "range", "stance", "load"))
+    .unique(),
+}).required();
+
 const setSchema = Joi.object({
-  repetitions: Joi.number().integer().min(0).required(),
+  repetitions: Joi.number().integer().min(0).max(1000).required(),
   painScore: within({ min: 0, max: 10 }).allow(null).required(),
-  leftInTank: Joi.number().integer().min(0).allow(null).required(),
+  leftInTank: Joi.number().integer().min(0).max(100).allow(null).required(),
   faults: Joi.array().items(Joi.string()).required(),
-  endedBy: Joi.string().valid("pain-tap", "sharp", "spreading", "warning-sign").required(),
+  endedBy: Joi.string()
+    .valid(...SET_ENDS)
+    .required(),
 });
+/** A session as the gate sees it; its warning signs stand open until one of `clearances` names them. */
 const sessionSchema = Joi.object({
+  id,
   day: day.required(),
-  sets: Joi.array().items(setSchema).required(),
+  sets: Joi.array().items(setSchema).max(100).required(),
   eased: Joi.boolean().required(),
   response: Joi.string().valid("calm", "noticed", "flare").allow(null).required(),
   newSwelling: Joi.boolean().required(),
-  warningSigns: Joi.array().items(Joi.string()).required(),
+  warningSigns: Joi.array().items(Joi.string().max(40)).required(),
 });
-
-export interface DecideInput extends FitInput {
-  variationId: string;
-  setting: Setting;
+export interface DecideInput extends FitInput, PlaceInput {
   dose: Dose;
-  sessions: SessionOutcome[];
+  sessions: (SessionOutcome & { id?: string; warningSigns: string[] })[];
+  clearances?: { sessionId: string; sign: string }[];
   painLimitScore: number;
   provisional: boolean;
 }
 export const decideInputSchema = Joi.object<DecideInput>({
   ...fitKeys,
-  variationId: variationId.required(),
-  setting: settingSchema.required(),
+  ...placeKeys,
   dose: doseSchema.required(),
-  sessions: Joi.array().items(sessionSchema).required(),
+  sessions: Joi.array().items(sessionSchema).max(1000).required(),
+  clearances: Joi.array().items(Joi.object({ sessionId: id.required(), sign: Joi.string().max(40).required() })),
   painLimitScore: within({ min: 0, max: 10 }).required(),
   provisional: Joi.boolean().required(),
-}).required();
-
-interface Chosen {
-  variationId: string;
-  setting: Setting;
-}
-export interface MatchInput extends SubjectInput {
-  from: Chosen;
-  to: Chosen & { lever: LeverId; low: number; high: number; increment?: number };
-  channel: FitChannelId;
-  side: "left" | "right" | "both";
-}
-const chosenKeys = { variationId: variationId.required(), setting: settingSchema.required() };
-const variationMatchSchema = Joi.object<MatchInput>({
-  ...subjectKeys,
-  from: Joi.object(chosenKeys).required(),
-  to: Joi.object({
-    ...chosenKeys,
-    lever: lever.required(),
-    low: Joi.number().required(),
-    high: Joi.number().greater(Joi.ref("low")).required(),
-    increment,
-  }).required(),
-  channel: Joi.string()
-    .valid(...FIT_CHANNELS)
-    .required(),
-  side: channelSide.required(),
-}).required();
-
-export const matchInputSchema = Joi.alternatives<MatchInput | TemplateMatchInput>()
-  .conditional(Joi.object({ from: Joi.object({ template: Joi.exist() }).unknown() }).unknown(), {
-    then: templateMatchSchema,
-    otherwise: variationMatchSchema,
-  })
-  .required();
-
-export interface StairInput extends FitInput, Chosen {
-  down?: number;
-  up?: number;
-  /** The whole way to here instead of the treads around; levers in `order`. */
-  goal?: Chosen;
-  order?: LeverKind[];
-}
-const treadCount = Joi.number().integer().min(0).max(40);
-export const stairInputSchema = Joi.object<StairInput>({
-  ...fitKeys,
-  ...chosenKeys,
-  down: treadCount,
-  up: treadCount,
-  goal: Joi.object(chosenKeys),
-  order: Joi.array()
-    .items(Joi.string().valid("support", "range", "load", "share"))
-    .unique(),
 }).required();
 
 export interface CalibrateInput {

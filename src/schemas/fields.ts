@@ -1,20 +1,48 @@
+import { parseDate } from "@internationalized/date";
 import Joi from "joi";
+import { isInCatalogue } from "../core/catalogue/catalogue";
+import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../core/templates/lever";
 
 /** Field checks that several schemas share. */
 export const within = ({ min, max }: { min: number; max: number }) => Joi.number().min(min).max(max);
-export const day = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/);
+
+const YEARS = { min: "1900-01-01", max: "2100-12-31" } as const;
+/** A day that exists. */
+export const day = Joi.string()
+  .pattern(/^\d{4}-\d{2}-\d{2}$/)
+  .custom((text: string, helpers) => {
+    try {
+      return parseDate(text).toString() === text && text >= YEARS.min && text <= YEARS.max ? text : helpers.error("day.none");
+    } catch {
+      return helpers.error("day.none");
+    }
+  });
 export const uuid = Joi.string().uuid();
 export const side = Joi.string().valid("left", "right");
+export const channelSide = Joi.string().valid("left", "right", "both");
 /** Typed words: spaces around them are taken off, not complained about. Nothing else is ever converted. */
 const typed = (max: number) => Joi.string().trim().max(max).prefs({ convert: true });
 export const words = (max: number) => typed(max).min(1);
 export const maybeWords = (max: number) => typed(max).allow("");
 
-/** A lever's widest use anywhere; A variation's own range is narrower and checked where a rung is kept. */
-export const settingSchema = Joi.object({
-  seatHeightM: within({ min: 0.2, max: 1 }),
-  kneeFlexionDeg: within({ min: 0, max: 150 }),
-  handForceN: within({ min: 0, max: 600 }),
-  loadKg: within({ min: 0, max: 300 }),
-  shareFraction: within({ min: 0.2, max: 0.8 }),
-});
+export const variationId = Joi.string().custom((id: string, helpers) => (isInCatalogue(id) ? id : helpers.error("variation.unknown")));
+
+/** A lever's widest use anywhere; a variation's own range on a body is narrower and checked where a rung is kept. */
+const widest = (lever: LeverId) => {
+  switch (LEVERS[lever].unit) {
+    case "m":
+      return within({ min: -1, max: 4 });
+    case "deg":
+      return within({ min: -60, max: 180 });
+    case "kg":
+      return within({ min: 0, max: 300 });
+    case "N":
+      return within({ min: 0, max: 3000 });
+    case "fraction":
+      return within({ min: 0.05, max: 1 });
+    case "s":
+      return within({ min: 0, max: 600 });
+  }
+};
+export const settingSchema = Joi.object<Setting>(Object.fromEntries(LEVER_IDS.map((lever) => [lever, widest(lever)])));
+export const lever = Joi.string().valid(...LEVER_IDS);

@@ -1,13 +1,16 @@
 import Joi from "joi";
-import { type FloorEvent, LEVERS, PAIN_SCALE } from "../core";
-import { settingSchema, uuid, within } from "./fields";
+import { type FloorEvent, SET_ENDS } from "../core/floor/events";
+import { WARNING_SIGNS } from "../core/limits/clinician";
+import { PAIN_SCALE } from "../core/progress/morning";
+import { lever, settingSchema, uuid, within } from "./fields";
 
 const painScore = within(PAIN_SCALE);
 const repetitions = Joi.number().integer().min(0).max(200);
 const faults = Joi.array().items(Joi.string().max(60)).max(20);
 const leftInTank = Joi.number().integer().min(0).max(20);
-const endedBy = Joi.string().valid("pain-tap", "sharp", "spreading", "warning-sign");
+const endedBy = Joi.string().valid(...SET_ENDS);
 const kind = Joi.any();
+const change = Joi.object({ repetitions, painScore, leftInTank, faults, endedBy });
 
 /** What one event of each kind carries. */
 const bodies = {
@@ -16,6 +19,7 @@ const bodies = {
     painScore: painScore.required(),
     newSwelling: Joi.boolean().required(),
     choice: Joi.string().valid("as-planned", "ease-all", "stop").required(),
+    note: Joi.string().max(400),
   }),
   "set-ended": Joi.object({
     kind,
@@ -27,25 +31,28 @@ const bodies = {
     faults: faults.required(),
     endedBy: endedBy.required(),
   }),
-  "set-corrected": Joi.object({
-    kind,
-    setId: uuid.required(),
-    change: Joi.object({ repetitions, painScore, leftInTank, faults, endedBy }).required(),
-  }),
+  "set-corrected": Joi.object({ kind, setId: uuid.required(), change: change.required() }),
   "set-voided": Joi.object({ kind, setId: uuid.required() }),
   eased: Joi.object({
     kind,
     itemId: uuid.required(),
-    lever: Joi.string()
-      .valid(...Object.keys(LEVERS))
+    levers: Joi.array()
+      .items(Joi.object({ lever: lever.required(), from: Joi.number().required(), to: Joi.number().required() }))
+      .max(10)
       .required(),
-    from: Joi.number().required(),
-    to: Joi.number().required(),
+    to: Joi.object({ variationId: Joi.string().max(80).required(), setting: settingSchema.required() }).required(),
+    setCount: Joi.number().integer().min(1).max(20).allow(null).required(),
   }),
   "ease-undone": Joi.object({ kind, easedEventId: uuid.required() }),
-  "warning-sign": Joi.object({ kind, sign: Joi.string().max(40).required() }),
-  "warning-withdrawn": Joi.object({ kind }),
+  "warning-sign": Joi.object({
+    kind,
+    sign: Joi.string()
+      .valid(...WARNING_SIGNS)
+      .required(),
+  }),
+  "item-stopped": Joi.object({ kind, itemId: uuid.required() }),
   "session-ended": Joi.object({ kind }),
+  "session-continued": Joi.object({ kind }),
 } satisfies Record<FloorEvent["body"]["kind"], Joi.ObjectSchema>;
 
 const bodySchema = Joi.alternatives().conditional(".kind", {
@@ -68,3 +75,18 @@ export const floorBatchSchema = Joi.array<FloorEvent[]>()
   .min(1)
   .max(200)
   .required();
+
+/** What may be put right about a session of any day, from Review. */
+export const sessionCorrectionSchema = Joi.object<
+  { sessionId: string; body: Extract<FloorEvent["body"], { kind: "set-corrected" | "set-voided" | "session-continued" }> },
+  true
+>({
+  sessionId: uuid.required(),
+  body: Joi.alternatives()
+    .try(
+      Joi.object({ kind: Joi.string().valid("set-corrected").required(), setId: uuid.required(), change: change.required() }),
+      Joi.object({ kind: Joi.string().valid("set-voided").required(), setId: uuid.required() }),
+      Joi.object({ kind: Joi.string().valid("session-continued").required() }),
+    )
+    .required(),
+});

@@ -1,6 +1,12 @@
 import Joi from "joi";
-import { CATALOGUE, DOSE_LIMITS, type DecisionMove, type Dose, PAIN_SCALE, type Setting } from "../core";
-import { maybeWords, settingSchema, uuid, within } from "./fields";
+import type { Dose } from "../core/catalogue/variation";
+import { DOSE_LIMITS } from "../core/dose/dose";
+import { WARNING_SIGNS } from "../core/limits/clinician";
+import type { Side } from "../core/mechanics/channels";
+import type { DecisionMove } from "../core/progress/decide";
+import { PAIN_SCALE } from "../core/progress/morning";
+import type { Setting } from "../core/templates/lever";
+import { maybeWords, settingSchema, side, uuid, variationId, within } from "./fields";
 
 const note = maybeWords(400);
 
@@ -18,39 +24,52 @@ export const doseSchema = Joi.object<Dose, true>({
 
 export interface NewRungChoice {
   variationId: string;
+  side: Side;
   setting: Setting;
   dose: Dose;
   note: string;
 }
 export const rungChoiceSchema = Joi.object<NewRungChoice>({
-  variationId: Joi.string()
-    .valid(...CATALOGUE.map(({ id }) => id))
-    .required(),
+  variationId: variationId.required(),
+  side: side.required(),
   setting: settingSchema.required(),
   dose: doseSchema.required(),
   note: note.required(),
 });
 
+export const sessionChoiceSchema = Joi.object<{ prescriptionIds: string[] }, true>({
+  prescriptionIds: Joi.array().items(uuid).min(1).max(20).required(),
+});
+
 export interface NewMorning {
   sessionId: string | null;
-  painScore: number;
+  pains: { complaintId: string; painScore: number }[];
   newSwelling: boolean;
   warningSigns: string[];
 }
 export const morningSchema = Joi.object<NewMorning>({
   sessionId: uuid.allow(null).required(),
-  painScore: within(PAIN_SCALE).required(),
+  pains: Joi.array()
+    .items(Joi.object({ complaintId: uuid.required(), painScore: within(PAIN_SCALE).required() }))
+    .unique("complaintId")
+    .max(20)
+    .required(),
   newSwelling: Joi.boolean().required(),
-  warningSigns: Joi.array().items(Joi.string().max(40)).max(20).required(),
+  warningSigns: Joi.array()
+    .items(Joi.string().valid(...WARNING_SIGNS))
+    .max(20)
+    .required(),
 });
 
 export interface NewDecisionChoice {
   sessionId: string;
+  itemId: string;
   move: DecisionMove;
   note: string;
 }
 export const decisionChoiceSchema = Joi.object<NewDecisionChoice, true>({
   sessionId: uuid.required(),
-  move: Joi.string().valid("ease", "hold", "build", "stop").required(),
+  itemId: uuid.required(),
+  move: Joi.string().valid("ease", "hold", "build", "rest", "stop").required(),
   note: note.required(),
 });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import type Joi from "joi";
-import { variationById } from "../core";
+import { variationById } from "../core/catalogue/catalogue";
 import { bandSchema } from "./band.schema";
 import { bodyMeasureSchema, newMeasureSchema } from "./body.schema";
 import { clearanceSchema, dailyHeightSchema, newClientSchema } from "./client.schema";

@@ -1,5 +1,8 @@
 import Joi from "joi";
-import { type BodyMeasure, type PostureRule, SHANK_RULES, type Side } from "../core";
+import type { BodyMeasure } from "../core/body/body";
+import type { Side } from "../core/mechanics/channels";
+import type { PostureRule } from "../core/mechanics/posture";
+import { SHANK_RULES } from "../core/mechanics/standing.types";
 import { bodyMeasureSchema } from "./body.schema";
 import { side, within } from "./fields";
 
