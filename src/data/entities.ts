@@ -1,38 +1,16 @@
 import { defineEntity, p } from "@mikro-orm/core";
-import type {
-  BandTable,
-  BodyOverrides,
-  ChannelDemand,
-  ChannelSide,
-  DailyTask,
-  DecisionMove,
-  DecisionReason,
-  Dose,
-  FloorEventBody,
-  LimitedBy,
-  LimitRule,
-  LoadChannelId,
-  MorningClass,
-  OwnerKind,
-  Pattern,
-  PerformedSet,
-  PostureRule,
-  Setting,
-  Sex,
-  Side,
-  Step,
-} from "../core";
+import type { BodyOverrides, Sex } from "../core/body/body";
+import type { DailyTask } from "../core/fit/daily";
+import type { LimitedBy, Site } from "../core/limits/complaint";
+import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
+import type { BandTable } from "../core/mechanics/band";
+import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/channels";
+import type { PostureRule } from "../core/mechanics/posture";
+import type { Condition } from "../core/record/record";
+import type { StoredSetting } from "./setting";
+import { scoped } from "./columns";
 
-/**
- * Tables as values. Every row belongs to a studio; its key is (studio_id, id) and so is every foreign key, which the
- * migration writes. Facts are appended and superseded, never overwritten.
- */
-const scoped = {
-  studioId: p.uuid().primary(),
-  id: p.uuid().primary(),
-  createdAt: p.datetime().onCreate(() => new Date()),
-  createdBy: p.string(),
-};
+/** The studio, its clients, and what is known and allowed of them. */
 
 export const StudioRow = defineEntity({
   name: "StudioRow",
@@ -52,20 +30,38 @@ export const MemberRow = defineEntity({
   },
 });
 
-export const ClientRow = defineEntity({
-  name: "ClientRow",
-  tableName: "client",
+/** A client is only an id; what is known is in its revisions, the latest of which counts. */
+export const ClientRow = defineEntity({ name: "ClientRow", tableName: "client", properties: { ...scoped } });
+
+export const ClientRevisionRow = defineEntity({
+  name: "ClientRevisionRow",
+  tableName: "client_revision",
   properties: {
     ...scoped,
+    clientId: p.uuid(),
     name: p.string(),
     birthYear: p.integer(),
     sex: p.string().$type<Sex>(),
     goal: p.string(),
-    complaint: p.string(),
-    /** The side to watch: the lead leg of every pose. */
-    side: p.string().$type<Side>(),
-    baselinePainScore: p.double().$type<number>(),
+    conditions: p.json<Condition[]>(),
+    archivedDay: p.date().nullable(),
+  },
+});
+
+/** What hurts, as it was last said; `complaintId` is the same over its corrections. */
+export const ComplaintRow = defineEntity({
+  name: "ComplaintRow",
+  tableName: "complaint",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    complaintId: p.uuid(),
+    site: p.string().$type<Site>(),
+    side: p.string().$type<ChannelSide>(),
+    words: p.string(),
+    usualPainScore: p.double().$type<number>(),
     painLimitScore: p.double().$type<number>(),
+    endedDay: p.date().nullable(),
   },
 });
 
@@ -113,8 +109,10 @@ export const CalmPoseRow = defineEntity({
     day: p.date(),
     side: p.string().$type<Side>(),
     limitedBy: p.string().$type<LimitedBy>(),
+    massKg: p.double().$type<number>(),
+    bellyKg: p.double().$type<number>(),
     variationId: p.string(),
-    setting: p.json<Setting>(),
+    setting: p.json<StoredSetting>(),
     shareFraction: p.double().$type<number>().nullable(),
     shankLeanDeg: p.double().$type<number>().nullable(),
     trunkLeanDeg: p.double().$type<number>().nullable(),
@@ -145,7 +143,15 @@ export const LimitRow = defineEntity({
 export const LimitLiftRow = defineEntity({
   name: "LimitLiftRow",
   tableName: "limit_lift",
-  properties: { ...scoped, limitId: p.uuid(), by: p.string(), role: p.string(), day: p.date(), reason: p.string() },
+  properties: {
+    ...scoped,
+    limitId: p.uuid(),
+    kind: p.string().$type<Lift["kind"]>(),
+    by: p.string(),
+    role: p.string(),
+    day: p.date(),
+    reason: p.string(),
+  },
 });
 
 export const CeilingRow = defineEntity({
@@ -154,152 +160,24 @@ export const CeilingRow = defineEntity({
   properties: {
     ...scoped,
     clientId: p.uuid(),
-    channel: p.string().$type<LoadChannelId>(),
+    channel: p.string().$type<CeilingChannelId>(),
     side: p.string().$type<ChannelSide>(),
     value: p.double().$type<number>(),
     sourceKind: p.string().$type<"calm-pose" | "history">(),
     sourceId: p.uuid(),
-    standsInFor: p.string().$type<"kneecapStress">().nullable(),
-    shareFraction: p.double().$type<number>(),
+    calmPoseId: p.uuid(),
+    raisedBy: p.double().$type<number>(),
     shareMeasured: p.boolean(),
     fromDay: p.date(),
     engineVersion: p.integer(),
   },
 });
 
-export const RungRow = defineEntity({
-  name: "RungRow",
-  tableName: "rung",
-  properties: {
-    ...scoped,
-    clientId: p.uuid(),
-    pattern: p.string().$type<Pattern>(),
-    variationId: p.string(),
-    side: p.string().$type<Side>(),
-    setting: p.json<Setting>(),
-    day: p.date(),
-  },
-});
-
-export const DemandRow = defineEntity({
-  name: "DemandRow",
-  tableName: "demand",
-  properties: {
-    ...scoped,
-    rungId: p.uuid(),
-    bodyMeasureId: p.uuid(),
-    postureRuleId: p.uuid().nullable(),
-    engineVersion: p.integer(),
-    channels: p.json<ChannelDemand[]>(),
-    /** Headline use of the tightest ceiling on the day, or null without one. */
-    useFraction: p.double().$type<number>().nullable(),
-  },
-});
-
-export const PrescriptionRow = defineEntity({
-  name: "PrescriptionRow",
-  tableName: "prescription",
-  properties: {
-    ...scoped,
-    clientId: p.uuid(),
-    rungId: p.uuid(),
-    decisionId: p.uuid().nullable(),
-    dose: p.json<Dose>(),
-    day: p.date(),
-    /** Why it was kept past a ceiling, where it was. */
-    note: p.string(),
-  },
-});
-
-export const SessionRow = defineEntity({
-  name: "SessionRow",
-  tableName: "training_session",
-  properties: { ...scoped, clientId: p.uuid(), day: p.date() },
-});
-
-export const SessionItemRow = defineEntity({
-  name: "SessionItemRow",
-  tableName: "session_item",
-  properties: { ...scoped, sessionId: p.uuid(), prescriptionId: p.uuid(), position: p.integer() },
-});
-
-export const FloorEventRow = defineEntity({
-  name: "FloorEventRow",
-  tableName: "floor_event",
-  properties: {
-    studioId: p.uuid().primary(),
-    id: p.uuid().primary(),
-    sessionId: p.uuid(),
-    deviceId: p.string(),
-    kind: p.string().$type<FloorEventBody["kind"]>(),
-    payload: p.json<FloorEventBody>(),
-    occurredAt: p.datetime(),
-    receivedAt: p.datetime(),
-    createdBy: p.string(),
-  },
-});
-
-export const PerformedSetRow = defineEntity({
-  name: "PerformedSetRow",
-  tableName: "performed_set",
-  properties: {
-    studioId: p.uuid().primary(),
-    id: p.uuid().primary(),
-    sessionId: p.uuid(),
-    itemId: p.uuid(),
-    position: p.integer(),
-    setting: p.json<Setting>(),
-    repetitions: p.integer(),
-    painScore: p.double().$type<number>().nullable(),
-    leftInTank: p.integer().nullable(),
-    faults: p.json<string[]>(),
-    endedBy: p.string().$type<PerformedSet["endedBy"]>(),
-    endedAt: p.datetime(),
-    voided: p.boolean(),
-  },
-});
-
-export const ResponseRow = defineEntity({
-  name: "ResponseRow",
-  tableName: "response",
-  properties: {
-    ...scoped,
-    clientId: p.uuid(),
-    sessionId: p.uuid().nullable(),
-    day: p.date(),
-    painScore: p.double().$type<number>(),
-    newSwelling: p.boolean(),
-    warningSigns: p.json<string[]>(),
-    usualScore: p.double().$type<number>(),
-    class: p.string().$type<MorningClass>(),
-  },
-});
-
-export const DecisionRow = defineEntity({
-  name: "DecisionRow",
-  tableName: "decision",
-  properties: {
-    ...scoped,
-    clientId: p.uuid(),
-    sessionId: p.uuid(),
-    prescriptionId: p.uuid(),
-    day: p.date(),
-    move: p.string().$type<DecisionMove>(),
-    /** What the rules said, when the trainer said otherwise. */
-    overruled: p.string().$type<DecisionMove>().nullable(),
-    rule: p.string().$type<DecisionReason["code"]>(),
-    reasons: p.json<DecisionReason[]>(),
-    step: p.json<Pick<Step, "lever" | "from" | "to" | "riserFraction">>().nullable(),
-    nextRungId: p.uuid().nullable(),
-    note: p.string(),
-    engineVersion: p.integer(),
-  },
-});
-
-export const ClearanceRow = defineEntity({
-  name: "ClearanceRow",
-  tableName: "clearance",
-  properties: { ...scoped, clientId: p.uuid(), by: p.string(), role: p.string(), day: p.date(), note: p.string() },
+/** A calm morning after a dose at the calm pose: from here on its ceiling is no longer provisional. */
+export const CeilingConfirmationRow = defineEntity({
+  name: "CeilingConfirmationRow",
+  tableName: "ceiling_confirmation",
+  properties: { ...scoped, clientId: p.uuid(), ceilingId: p.uuid(), day: p.date() },
 });
 
 export const AuditRow = defineEntity({
@@ -308,10 +186,12 @@ export const AuditRow = defineEntity({
   properties: { ...scoped, verb: p.string(), tableName: p.string(), rowId: p.uuid() },
 });
 
-export const entities = [
+export const clientEntities = [
   StudioRow,
   MemberRow,
   ClientRow,
+  ClientRevisionRow,
+  ComplaintRow,
   BodyMeasureRow,
   DailyHeightRow,
   BandRow,
@@ -320,15 +200,6 @@ export const entities = [
   LimitRow,
   LimitLiftRow,
   CeilingRow,
-  RungRow,
-  DemandRow,
-  PrescriptionRow,
-  SessionRow,
-  SessionItemRow,
-  FloorEventRow,
-  PerformedSetRow,
-  ResponseRow,
-  DecisionRow,
-  ClearanceRow,
+  CeilingConfirmationRow,
   AuditRow,
 ];

@@ -1,6 +1,8 @@
+import { IsolationLevel } from "@mikro-orm/core";
 import { MikroORM, type Options, defineConfig, type EntityManager } from "@mikro-orm/postgresql";
 import { Migrator } from "@mikro-orm/migrations";
-import { entities } from "./entities";
+import { clientEntities } from "./entities";
+import { loopEntities } from "./loop-entities";
 import { migrationsList } from "./migrations";
 
 function required(name: "DATABASE_URL" | "DATABASE_OWNER_URL"): string {
@@ -12,7 +14,7 @@ function required(name: "DATABASE_URL" | "DATABASE_OWNER_URL"): string {
 const options = (clientUrl: string): Options =>
   defineConfig({
     clientUrl,
-    entities,
+    entities: [...clientEntities, ...loopEntities],
     extensions: [Migrator],
     forceUtcTimezone: true,
     pool: { min: 0, max: 10 },
@@ -35,7 +37,24 @@ export function getOrm(): Promise<MikroORM> {
   return held.ponderisOrm;
 }
 
-/** Runs work on a fresh unit of work, in one transaction. */
-export async function inTransaction<T>(work: (em: EntityManager) => Promise<T>): Promise<T> {
-  return (await getOrm()).em.fork().transactional(work);
+/**
+ * Runs work for one studio in one transaction, on a fresh unit of work. The studio is set for the transaction, and row
+ * security shows and takes its rows alone: a query that forgets its scope sees nothing.
+ */
+export async function inStudio<T>(studioId: string, work: (em: EntityManager) => Promise<T>, held?: MikroORM): Promise<T> {
+  return (held ?? (await getOrm())).em.fork().transactional(async (em) => {
+    await em.execute(`select set_config('app.studio', ?, true)`, [studioId]);
+    return work(em);
+  });
+}
+
+/** The same for a page: it only reads, in one snapshot however many queries it takes. */
+export async function readStudio<T>(studioId: string, work: (em: EntityManager) => Promise<T>): Promise<T> {
+  return (await getOrm()).em.fork().transactional(
+    async (em) => {
+      await em.execute(`select set_config('app.studio', ?, true)`, [studioId]);
+      return work(em);
+    },
+    { isolationLevel: IsolationLevel.REPEATABLE_READ, readOnly: true },
+  );
 }

@@ -1,6 +1,7 @@
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { entities } from "./entities";
+import { clientEntities } from "./entities";
+import { loopEntities } from "./loop-entities";
 import { openTestDatabase } from "./testing.fixture";
 
 let orm: MikroORM;
@@ -11,15 +12,18 @@ afterAll(() => orm.close());
 
 const UNOWNED = ["studio", "user", "session", "account", "verification", "rateLimit", "limiter", "mikro_orm_migrations"];
 
-test.each(entities.map((entity) => entity.meta.tableName))("%s has just the columns its entity names", async (table) => {
-  const rows = await orm.em
-    .fork()
-    .getConnection()
-    .execute<{ column_name: string }[]>(`select column_name from information_schema.columns where table_name = ?`, [table]);
-  const meta = [...Object.values(orm.getMetadata().getAll())].find(({ tableName }) => tableName === table);
-  const expected = Object.values(meta?.properties ?? {}).flatMap(({ fieldNames }) => fieldNames);
-  expect(rows.map(({ column_name }) => column_name).sort()).toEqual(expected.sort());
-});
+test.each([...clientEntities, ...loopEntities].map((entity) => entity.meta.tableName))(
+  "%s has just the columns its entity names",
+  async (table) => {
+    const rows = await orm.em
+      .fork()
+      .getConnection()
+      .execute<{ column_name: string }[]>(`select column_name from information_schema.columns where table_name = ?`, [table]);
+    const meta = [...Object.values(orm.getMetadata().getAll())].find(({ tableName }) => tableName === table);
+    const expected = Object.values(meta?.properties ?? {}).flatMap(({ fieldNames }) => fieldNames);
+    expect(rows.map(({ column_name }) => column_name).sort()).toEqual(expected.sort());
+  },
+);
 
 test("every table but the studio's own and the sign-in library's belongs to a studio, by key", async () => {
   const rows = await orm.em

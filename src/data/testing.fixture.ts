@@ -1,6 +1,9 @@
 import { type EntityManager, type MikroORM } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
-import { DEFAULT_KIT, fitContextOf, fitVariation, variationById } from "../core";
+import { variationById } from "../core/catalogue/catalogue";
+import { DEFAULT_KIT } from "../core/fit/context";
+import { fitVariation } from "../core/fit/search";
+import { fitContextOf } from "../core/record/derive";
 import { recordCalmPose } from "./loop/calibrate";
 import { answerMorning } from "./loop/morning";
 import { keepRung, openSession } from "./loop/plan";

@@ -1,5 +1,12 @@
-import { nFromKgf } from "../../core";
-import type { BodyOverrides, CalmPoseFact, ClientProfile, DailyTask, Limit, MeasuredBand, Setting } from "../../core";
+import { nFromKgf } from "../../core/units";
+import type { BodyOverrides } from "../../core/body/body";
+import type { DailyTask } from "../../core/fit/daily";
+import type { Limit } from "../../core/limits/limit";
+import type { MeasuredBand } from "../../core/mechanics/band";
+import type { Complaint } from "../../core/limits/complaint";
+import type { Side } from "../../core/mechanics/channels";
+import type { CalmPoseFact, ClientProfile } from "../../core/record/record";
+import type { Setting } from "../../core/templates/lever";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
 type InDays<T, Keys extends keyof T> = Omit<T, Keys> & { [K in Keys]: number | null };
@@ -7,16 +14,18 @@ type InDays<T, Keys extends keyof T> = Omit<T, Keys> & { [K in Keys]: number | n
 export interface DemoClient {
   key: string;
   profile: Omit<ClientProfile, "id">;
+  complaints: readonly Omit<Complaint, "id">[];
   heightM: number;
   massKg: number;
   overrides?: BodyOverrides;
   /** Heights of their own day. */
   day: readonly DailyTask[];
   weeks: number;
-  calmPose: Omit<CalmPoseFact, "id" | "day" | "side">;
+  /** The first is the visit's own; the others follow on the next days, each for what else hurts. */
+  calmPoses: readonly Omit<CalmPoseFact, "id" | "day" | "massKg" | "bellyKg">[];
   limits: (Omit<InDays<Limit, "fromDay" | "untilDay">, "id" | "lift"> & { fromDay: number })[];
-  variationId: string;
-  known: Setting;
+  /** What is trained, pattern by pattern, and what is known of it already. */
+  rows: readonly { variationId: string; side: Side; known: Setting }[];
   /** How the simulated joint behaves; the rules never see it. */
   joint: { toleratedUse: number; gainPerSession: number; setback: { atSession: number; drop: number } | null };
 }
@@ -51,11 +60,12 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       birthYear: 1965,
       sex: "female",
       goal: "Up the bell tower again, one foot per step",
-      complaint: "Right kneecap, after a repair in spring",
-      side: "right",
-      baselinePainScore: 2,
-      painLimitScore: 3,
+      conditions: [],
+      archivedDay: null,
     },
+    complaints: [
+      { site: "kneecap", side: "right", words: "Right kneecap, after a repair in spring", usualPainScore: 2, painLimitScore: 3 },
+    ],
     heightM: 1.68,
     massKg: 74,
     overrides: { shankM: 0.405, thighM: 0.42 },
@@ -66,26 +76,37 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { name: "bell tower", kind: "step", heightM: 0.2 },
     ],
     weeks: 9,
-    calmPose: {
-      limitedBy: "kneecap",
-      variationId: "raised-sit-to-stand",
-      setting: { seatHeightM: 0.58 },
-      shareFraction: 0.45,
-      shankLeanDeg: 26,
-      trunkLeanDeg: null,
-    },
+    calmPoses: [
+      {
+        limitedBy: "kneecap",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.58 },
+        shareFraction: 0.45,
+        shankLeanDeg: 26,
+        trunkLeanDeg: null,
+        side: "right",
+      },
+    ],
     limits: [
       {
-        rule: { kind: "knee-bend", maxDeg: 95 },
+        rule: { kind: "most", channel: "kneeFlexion", most: 95 },
         side: "right",
         owner: { kind: "clinician", name: "Knee surgeon" },
         fromDay: -80,
         untilDay: 47,
       },
-      { rule: { kind: "no-load-on-back" }, side: "both", owner: { kind: "client", name: "Maren" }, fromDay: -62, untilDay: null },
+      {
+        rule: { kind: "never", what: "bar-on-shoulders" },
+        side: "both",
+        owner: { kind: "client", name: "Maren" },
+        fromDay: -62,
+        untilDay: null,
+      },
     ],
-    variationId: "box-squat-pole",
-    known: { handForceN: nFromKgf(12) },
+    rows: [
+      { variationId: "box-squat-pole", side: "right", known: { handForceN: nFromKgf(8) } },
+      { variationId: "step-up-rail", side: "right", known: { handForceN: nFromKgf(8) } },
+    ],
     joint: { toleratedUse: 1.0, gainPerSession: 0.012, setback: null },
   },
   {
@@ -95,11 +116,10 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       birthYear: 1958,
       sex: "male",
       goal: "An afternoon on the allotment without paying for it",
-      complaint: "Left knee, wear type, stiff in the morning",
-      side: "left",
-      baselinePainScore: 3,
-      painLimitScore: 3,
+      conditions: [],
+      archivedDay: null,
     },
+    complaints: [{ site: "knee", side: "left", words: "Left knee, wear type, stiff in the morning", usualPainScore: 3, painLimitScore: 3 }],
     heightM: 1.76,
     massKg: 88,
     day: [
@@ -107,25 +127,30 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { name: "kerb", kind: "step", heightM: 0.12 },
     ],
     weeks: 10,
-    calmPose: {
-      limitedBy: "knee",
-      variationId: "raised-sit-to-stand",
-      setting: { seatHeightM: 0.6 },
-      shareFraction: null,
-      shankLeanDeg: null,
-      trunkLeanDeg: null,
-    },
+    calmPoses: [
+      {
+        limitedBy: "knee",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.6 },
+        shareFraction: null,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "left",
+      },
+    ],
     limits: [
       {
-        rule: { kind: "own-words", text: "No kneeling on the left knee" },
-        side: "left",
+        rule: { kind: "never", what: "kneeling" },
+        side: "both",
         owner: { kind: "client", name: "Ansel" },
         fromDay: -70,
         untilDay: null,
       },
     ],
-    variationId: "raised-sit-to-stand",
-    known: {},
+    rows: [
+      { variationId: "raised-sit-to-stand", side: "left", known: {} },
+      { variationId: "seated-knee-extension", side: "left", known: {} },
+    ],
     joint: { toleratedUse: 0.97, gainPerSession: 0.006, setback: { atSession: 11, drop: 0.24 } },
   },
   {
@@ -135,11 +160,10 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       birthYear: 1973,
       sex: "female",
       goal: "Back in the choir loft, carrying the folders herself",
-      complaint: "Low back, worse with bending",
-      side: "right",
-      baselinePainScore: 1,
-      painLimitScore: 2,
+      conditions: [],
+      archivedDay: null,
     },
+    complaints: [{ site: "back-bend", side: "both", words: "Low back, worse with bending", usualPainScore: 1, painLimitScore: 2 }],
     heightM: 1.63,
     massKg: 66,
     day: [
@@ -147,26 +171,38 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { name: "loft stairs", kind: "step", heightM: 0.19 },
     ],
     weeks: 8,
-    calmPose: {
-      limitedBy: "low-back",
-      variationId: "goblet-to-box",
-      setting: { seatHeightM: 0.52, loadKg: 16 },
-      shareFraction: 0.5,
-      shankLeanDeg: null,
-      trunkLeanDeg: null,
-    },
-    limits: [
-      { rule: { kind: "no-load-on-back" }, side: "both", owner: { kind: "clinician", name: "Family doctor" }, fromDay: -60, untilDay: 20 },
+    calmPoses: [
       {
-        rule: { kind: "own-words", text: "Nothing that makes her hold her breath" },
+        limitedBy: "back-bend",
+        variationId: "goblet-to-box",
+        setting: { seatHeightM: 0.52, loadKg: 16 },
+        shareFraction: 0.5,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "right",
+      },
+    ],
+    limits: [
+      {
+        rule: { kind: "never", what: "bar-on-shoulders" },
+        side: "both",
+        owner: { kind: "clinician", name: "Family doctor" },
+        fromDay: -60,
+        untilDay: 20,
+      },
+      {
+        rule: { kind: "never", what: "breath-holding" },
         side: "both",
         owner: { kind: "rule", name: "Back pain" },
         fromDay: -60,
         untilDay: null,
       },
     ],
-    variationId: "goblet-to-box",
-    known: { loadKg: 6 },
+    rows: [
+      { variationId: "goblet-to-box", side: "right", known: { loadKg: 6 } },
+      { variationId: "two-leg-hinge", side: "right", known: {} },
+      { variationId: "floor-bridge", side: "right", known: {} },
+    ],
     joint: { toleratedUse: 1.03, gainPerSession: 0.01, setback: null },
   },
 ];

@@ -1,7 +1,8 @@
 import { today as todayIn } from "@internationalized/date";
+import type { EntityManager } from "@mikro-orm/postgresql";
 import { hashPassword } from "better-auth/crypto";
 import { MemberRow, StudioRow } from "../entities";
-import { getOrm, inTransaction, openOwnerOrm } from "../orm";
+import { getOrm, inStudio, openOwnerOrm } from "../orm";
 import { addBand } from "../repos/client.repo";
 import { DEMO_BANDS, DEMO_CLIENTS } from "./people.data";
 import { demoId, tellStory } from "./story";
@@ -18,42 +19,50 @@ const STUDIOS = [
   },
 ];
 
-/** Users belong to the sign-in library's tables, which have no entities here: written in its own form. */
-async function addUser(id: string, email: string, name: string): Promise<void> {
+/** Studios, users and members are the owner's to make; users are in the sign-in library's own tables. */
+async function asOwner(work: (em: EntityManager) => Promise<void>): Promise<void> {
   const owner = await openOwnerOrm();
-  const now = new Date();
+  await work(owner.em.fork());
+  await owner.close();
+}
+
+async function addMember(em: EntityManager, { key, email, trainer }: (typeof STUDIOS)[number]): Promise<void> {
+  const [id, now] = [`demo-${key}`, new Date()];
   const password = await hashPassword("harbour-scale");
-  const connection = owner.em.getConnection();
-  await connection.execute(`insert into "user" (id, name, email, "emailVerified", "updatedAt") values (?, ?, ?, true, ?)`, [
+  await em.execute(`insert into "user" (id, name, email, "emailVerified", "updatedAt") values (?, ?, ?, true, ?)`, [
     id,
-    name,
+    trainer,
     email,
     now,
   ]);
-  await connection.execute(
+  await em.execute(
     `insert into "account" (id, "accountId", "providerId", "userId", password, "updatedAt") values (?, ?, 'credential', ?, ?, ?)`,
     [`${id}-password`, id, id, password, now],
   );
-  await owner.close();
+  await em.insert(MemberRow, { studioId: demoId(key), userId: id, name: trainer, role: "lead", unitSystem: "metric" });
 }
 
 /** The member is written last: a studio without one is a seeding that was cut short. */
 async function seed(): Promise<string> {
-  const em = (await getOrm()).em.fork();
-  if (await em.findOne(MemberRow, { studioId: demoId("quayside") })) return "kept";
-  if (await em.findOne(StudioRow, { id: demoId("quayside") }))
-    throw new Error("The demo data was cut short last time. Start it over: npm run demo -- --reset");
+  const orm = await getOrm();
+  if (await orm.em.fork().findOne(MemberRow, { studioId: demoId("quayside") })) return "kept";
   const today = todayIn(TIME_ZONE).toString();
-  for (const { key, name } of STUDIOS) await em.insert(StudioRow, { id: demoId(key), name, timeZone: TIME_ZONE });
-  for (const band of DEMO_BANDS) await addBand({ studioId: demoId("quayside"), actorId: "demo-quayside" }, em, band, today);
+  await asOwner(async (em) => {
+    if (await em.findOne(StudioRow, { id: demoId("quayside") }))
+      throw new Error("The demo data was cut short last time. Start it over: npm run demo -- --reset");
+    for (const { key, name } of STUDIOS) await em.insert(StudioRow, { id: demoId(key), name, timeZone: TIME_ZONE });
+  });
+  const quayside = { studioId: demoId("quayside"), actorId: "demo-quayside" };
+  await inStudio(quayside.studioId, async (em) => {
+    for (const band of DEMO_BANDS) await addBand(quayside, em, band, today);
+  });
   const stories = STUDIOS.flatMap(({ key, clients }) =>
     clients.map((person) => ({ person, scope: { studioId: demoId(key), actorId: `demo-${key}` } })),
   );
-  await Promise.all(stories.map(({ person, scope }) => inTransaction((own) => tellStory(scope, own, person, today))));
-  for (const { key, email, trainer } of STUDIOS) {
-    await addUser(`demo-${key}`, email, trainer);
-    await em.insert(MemberRow, { studioId: demoId(key), userId: `demo-${key}`, name: trainer, role: "lead", unitSystem: "metric" });
-  }
+  await Promise.all(stories.map(({ person, scope }) => inStudio(scope.studioId, (em) => tellStory(scope, em, person, today))));
+  await asOwner(async (em) => {
+    for (const studio of STUDIOS) await addMember(em, studio);
+  });
   return `${DEMO_CLIENTS.length} clients`;
 }
 

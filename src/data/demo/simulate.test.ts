@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { floorState, variationById } from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import { floorState } from "../../core/floor/events";
 import { DEMO_CLIENTS } from "./people.data";
 import { chanceFrom, morningAfter, sessionEvents, toleratedUse } from "./simulate";
 

@@ -1,6 +1,8 @@
 import { uniformInt } from "pure-rand/distribution/uniformInt";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
-import { type Dose, type FloorEvent, type FloorEventBody, type Morning, type Setting, type Variation } from "../../core";
+import type { Dose, Variation } from "../../core/catalogue/variation";
+import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
+import type { Setting } from "../../core/templates/lever";
 import type { DemoClient } from "./people.data";
 
 /** Chance for the demo: the same seed tells the same story. */
@@ -27,55 +29,55 @@ export function toleratedUse({ joint }: DemoClient, sessionCount: number): numbe
 }
 
 export interface SetScript {
+  itemId: string;
   dose: Dose;
   setting: Setting;
   variation: Variation;
   /** Use over what the joint tolerates: above 1 it answers back. */
   strain: number;
   sessionsAtRung: number;
-  baselineScore: number;
 }
 
-/** The sets of one simulated session as a tablet would have sent them. */
+/** The sets of one simulated session, item after item, as a tablet would have sent them. */
 export function sessionEvents(
-  script: SetScript,
-  ids: { sessionId: string; itemId: string; newId: () => string },
+  scripts: readonly SetScript[],
+  { sessionId, newId, baselineScore }: { sessionId: string; newId: () => string; baselineScore: number },
   startedAt: Date,
   chance: Chance,
 ): FloorEvent[] {
-  const { dose, strain, sessionsAtRung, baselineScore } = script;
   let atS = 0;
   const event = (body: FloorEventBody, afterS: number): FloorEvent => {
     atS += afterS;
     return {
-      id: ids.newId(),
+      id: newId(),
       deviceId: "studio-tablet",
-      sessionId: ids.sessionId,
+      sessionId,
       occurredAt: new Date(startedAt.getTime() + atS * 1000).toISOString(),
       body,
     };
   };
-  const soreness = Math.max(0, Math.round((strain - 0.9) * 10));
   const events = [event({ kind: "checked-in", painScore: baselineScore, newSwelling: false, choice: "as-planned" }, 60)];
-  for (let i = 0; i < dose.setCount; i++) {
-    const isLast = i === dose.setCount - 1;
+  for (const { itemId, dose, setting, variation, strain, sessionsAtRung } of scripts) {
+    const soreness = Math.max(0, Math.round((strain - 0.9) * 10));
     const fresh = Math.min(sessionsAtRung, 2);
-    const repetitions = Math.min(dose.repetitionsHigh, dose.repetitionsHigh - 1 + fresh + chance.between(-1, 1));
-    const faults = chance.happens(strain > 1 ? 35 : 3) ? [script.variation.faults[i % 2]?.id ?? ""] : [];
-    const setId = ids.newId();
-    const painScore = Math.max(0, Math.min(10, baselineScore - 1 + soreness + chance.between(0, 1)));
-    const endedBy = strain > 1.16 && isLast ? "sharp" : "pain-tap";
-    events.push(
-      event({ kind: "set-ended", setId, itemId: ids.itemId, setting: script.setting, repetitions, painScore, faults, endedBy }, 150),
-    );
-    if (isLast) events.push(event({ kind: "set-corrected", setId, change: { leftInTank: Math.max(0, fresh + 1 - soreness) } }, 6));
+    for (let i = 0; i < dose.setCount; i++) {
+      const isLast = i === dose.setCount - 1;
+      const repetitions = Math.min(dose.repetitionsHigh, dose.repetitionsHigh - 1 + fresh + chance.between(-1, 1));
+      const faults = chance.happens(strain > 1 ? 35 : 3) ? [variation.faults[i % 2]?.id ?? ""] : [];
+      const setId = newId();
+      const painScore = Math.max(0, Math.min(10, baselineScore - 1 + soreness + chance.between(0, 1)));
+      const endedBy = strain > 1.16 && isLast ? "sharp" : "pain-tap";
+      events.push(event({ kind: "set-ended", setId, itemId, setting, repetitions, painScore, faults, endedBy }, 150));
+      if (isLast) events.push(event({ kind: "set-corrected", setId, change: { leftInTank: Math.max(0, fresh + 1 - soreness) } }, 6));
+    }
   }
   events.push(event({ kind: "session-ended" }, 30));
   return events;
 }
 
 /** The simulated next morning. */
-export function morningAfter(strain: number, baselineScore: number, chance: Chance): Morning {
-  const above = strain <= 1 ? (chance.happens(7) ? 1 : chance.between(-1, 0)) : strain <= 1.08 ? 1 : 2;
+export function morningAfter(strain: number, baselineScore: number, chance: Chance): { painScore: number; newSwelling: boolean } {
+  const rested = chance.happens(30) ? -1 : 0; // so that the usual stays what it was
+  const above = strain <= 1 ? (chance.happens(6) ? 1 : rested) : strain <= 1.08 ? 1 : 2;
   return { painScore: Math.max(0, Math.min(10, baselineScore + above)), newSwelling: strain > 1.2 };
 }

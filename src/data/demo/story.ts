@@ -1,10 +1,15 @@
-import type { EntityManager } from "@mikro-orm/postgresql";
 import { parseDate } from "@internationalized/date";
+import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
-import { currentPlan, DEFAULT_KIT, fitContextOf, fitVariation, type Day, variationById } from "../../core";
-import { raiseCeiling, recordCalmPose } from "../loop/calibrate";
+import { variationById } from "../../core/catalogue/catalogue";
+import { DEFAULT_KIT } from "../../core/fit/context";
+import { fitVariation } from "../../core/fit/search";
+import type { Day } from "../../core/limits/limit";
+import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
+import { recordCalmPose, raiseCeiling } from "../loop/calibrate";
+import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
-import { decideSession, keepRung } from "../loop/plan";
+import { decideItem, keepRung } from "../loop/plan";
 import { addClient, addLimit, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { startSession } from "../repos/plan.repo";
@@ -27,76 +32,90 @@ async function recordOf(scope: Scope, em: EntityManager, clientId: string) {
   return record;
 }
 
-/** First visit: profile, limits, the calm seat and the first rung the fit proposes. */
-async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, clientId: string, firstDay: Day, today: Day): Promise<void> {
-  const { heightM, massKg, overrides = {} } = person;
-  await addClient(scope, em, { id: clientId, ...person.profile }, { day: firstDay, heightM, massKg, overrides });
-  for (const task of person.day) await setDailyHeight(scope, em, clientId, task, firstDay);
-  for (const [i, limit] of person.limits.entries()) {
-    const untilDay = limit.untilDay === null ? null : dayPlus(today, limit.untilDay);
-    await addLimit(scope, em, clientId, { ...limit, fromDay: dayPlus(today, limit.fromDay), untilDay }, demoId(`${person.key} limit ${i}`));
-  }
-  const { side } = person.profile;
-  await expectTaken(recordCalmPose(scope, em, clientId, { id: demoId(`${person.key} calm`), day: firstDay, side, ...person.calmPose }));
-  const calmMorning = { painScore: person.profile.baselinePainScore, newSwelling: false, sessionId: null, warningSigns: [] };
-  await expectTaken(answerMorning(scope, em, clientId, calmMorning, dayPlus(firstDay, 1)));
-  const context = fitContextOf(await recordOf(scope, em, clientId), firstDay, DEFAULT_KIT);
-  if (!context) throw new Error("a demo client has no body");
-  const variation = variationById(person.variationId);
-  const { setting } = fitVariation(context, variation, person.known);
-  await expectTaken(
-    keepRung(
-      scope,
-      em,
-      clientId,
-      { variationId: variation.id, setting, dose: variation.dose, note: "" },
-      dayPlus(firstDay, 1),
-      DEFAULT_KIT,
-    ),
-  );
-}
-
-async function expectTaken(step: Promise<{ ok: true } | { ok: false; refusal: object }>): Promise<void> {
+async function expectTaken(step: Promise<Taken>): Promise<void> {
   const taken = await step;
   if (!taken.ok) throw new Error(`the demo could not go on: ${JSON.stringify(taken.refusal)}`);
 }
 
+const complaintIds = ({ key, complaints }: DemoClient): string[] => complaints.map((_, i) => demoId(`${key} complaint ${i}`));
+const painsOf = (person: DemoClient, painScore: number) => complaintIds(person).map((complaintId) => ({ complaintId, painScore }));
+const usualOf = ({ complaints }: DemoClient): number => complaints[0]?.usualPainScore ?? 0;
+
+/** First visit: profile, complaints, limits, the calm poses and the first rung that the fit proposes of each pattern. */
+async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, clientId: string, firstDay: Day, today: Day): Promise<void> {
+  const { heightM, massKg, overrides = {}, complaints, key } = person;
+  const own = complaints.map((complaint, i) => ({ ...complaint, id: complaintIds(person)[i] ?? "" }));
+  await addClient(scope, em, { id: clientId, ...person.profile }, own, { day: firstDay, heightM, massKg, overrides });
+  for (const task of person.day) await setDailyHeight(scope, em, clientId, task, firstDay);
+  for (const [i, limit] of person.limits.entries()) {
+    const untilDay = limit.untilDay === null ? null : dayPlus(today, limit.untilDay);
+    await addLimit(scope, em, clientId, { ...limit, fromDay: dayPlus(today, limit.fromDay), untilDay }, demoId(`${key} limit ${i}`));
+  }
+  for (const [i, pose] of person.calmPoses.entries())
+    await expectTaken(recordCalmPose(scope, em, clientId, { id: demoId(`${key} calm ${i}`), day: firstDay, ...pose }));
+  const calm = { pains: painsOf(person, usualOf(person)), newSwelling: false, sessionId: null, warningSigns: [] };
+  await expectTaken(answerMorning(scope, em, clientId, calm, dayPlus(firstDay, 1)));
+  for (const { variationId, side, known } of person.rows) {
+    const context = fitContextOf(await recordOf(scope, em, clientId), firstDay, DEFAULT_KIT, side);
+    if (!context) throw new Error("a demo client has no body");
+    const variation = variationById(variationId);
+    const { setting, state } = fitVariation(context, variation, known);
+    const note = state === "not-measured" ? "One light set, watched: nothing of it is measured yet" : "";
+    await expectTaken(
+      keepRung(scope, em, clientId, { variationId, side, setting, dose: variation.dose, note }, dayPlus(firstDay, 1), DEFAULT_KIT),
+    );
+  }
+}
+
 /** One training day and the morning after it, decided by the same rules as in the studio. */
-async function trainingDay(scope: Scope, em: EntityManager, person: DemoClient, clientId: string, day: Day, today: Day): Promise<void> {
+async function trainingDay(
+  scope: Scope,
+  em: EntityManager,
+  person: DemoClient,
+  clientId: string,
+  number: number,
+  day: Day,
+  today: Day,
+): Promise<void> {
   const before = await recordOf(scope, em, clientId);
-  const plan = currentPlan(before);
-  if (!plan) throw new Error("a demo client has no plan");
-  const sessionCount = before.sessions.length;
-  const chance = chanceFrom(1000 * person.profile.birthYear + sessionCount);
-  const strain = (plan.rung.useFraction ?? 0) / toleratedUse(person, sessionCount);
-  const here = before.sessions.filter(({ items }) => items[0]?.prescriptionId === plan.prescription.id).length;
-  const ids = { sessionId: demoId(`${person.key} session ${day}`), itemId: demoId(`${person.key} item ${day}`) };
-  await startSession(scope, em, clientId, { prescriptionId: plan.prescription.id, day, ...ids });
+  if (openWarningsOf(before).length > 0) return;
+  const { key } = person;
+  const chance = chanceFrom(1000 * person.profile.birthYear + number);
+  const sessionId = demoId(`${key} session ${day}`);
+  const plans = currentPlans(before);
+  const items = plans.map(({ prescription }, i) => ({ prescriptionId: prescription.id, itemId: demoId(`${key} item ${day} ${i}`) }));
+  await startSession(scope, em, clientId, { day, sessionId, items });
   let made = 0;
-  const newId = (): string => demoId(`${person.key} ${day} ${made++}`);
-  const script = {
-    dose: plan.prescription.dose,
-    setting: plan.rung.setting,
-    variation: variationById(plan.rung.variationId),
-    strain,
-    sessionsAtRung: here,
-    baselineScore: person.profile.baselinePainScore,
-  };
+  const newId = (): string => demoId(`${key} ${day} ${made++}`);
+  const scripts = plans.map(({ prescription, rung }, i) => ({
+    itemId: items[i]?.itemId ?? "",
+    dose: prescription.dose,
+    setting: rung.setting,
+    variation: variationById(rung.variationId),
+    strain: (rung.useFraction ?? 0) / toleratedUse(person, number),
+    sessionsAtRung: before.sessions.filter((session) => session.items.some(({ prescriptionId }) => prescriptionId === prescription.id))
+      .length,
+  }));
   const startedAt = new Date(`${day}T16:04:00Z`);
-  const events = sessionEvents(script, { ...ids, newId }, startedAt, chance);
+  const events = sessionEvents(scripts, { sessionId, newId, baselineScore: usualOf(person) }, startedAt, chance);
   const taken = await appendFloorEvents(scope, em, events, new Date(startedAt.getTime() + 3_600_000));
   if (!taken.ok) throw new Error("the demo's floor events were refused");
   const morning = dayPlus(day, 1);
   if (morning > today) return;
-  const answer = morningAfter(strain, person.profile.baselinePainScore, chance);
-  await expectTaken(answerMorning(scope, em, clientId, { ...answer, sessionId: ids.sessionId, warningSigns: [] }, morning));
+  const { painScore, newSwelling } = morningAfter(Math.max(...scripts.map(({ strain }) => strain)), usualOf(person), chance);
+  await expectTaken(
+    answerMorning(scope, em, clientId, { pains: painsOf(person, painScore), newSwelling, sessionId, warningSigns: [] }, morning),
+  );
   if (morning === today) return; // the newest morning waits for the trainer
-  await decideMorning(scope, em, clientId, ids.sessionId, morning);
+  await raiseCeiling(scope, em, clientId, morning); // refused where no mornings have earned it
+  for (const { itemId } of items)
+    await expectDecided(decideItem(scope, em, clientId, { sessionId, itemId, move: null, note: "" }, morning, DEFAULT_KIT));
 }
 
-async function decideMorning(scope: Scope, em: EntityManager, clientId: string, sessionId: string, day: Day): Promise<void> {
-  await raiseCeiling(scope, em, clientId, day); // refused where no mornings have earned it
-  await expectTaken(decideSession(scope, em, clientId, { sessionId, move: null, note: "" }, day, DEFAULT_KIT));
+/** A proposal that a limit refuses is no accident of the demo: the rules hold there. */
+async function expectDecided(step: Promise<{ ok: true } | { ok: false; refusal: Refusal }>): Promise<void> {
+  const taken = await step;
+  if (!taken.ok) throw new Error(`the demo could not decide: ${JSON.stringify(taken.refusal)}`);
 }
 
 /**
@@ -107,11 +126,12 @@ export async function tellStory(scope: Scope, em: EntityManager, person: DemoCli
   const clientId = demoId(person.key);
   const firstDay = dayPlus(today, -7 * person.weeks - 2);
   await firstVisit(scope, em, person, clientId, firstDay, today);
+  let number = 0;
   for (let day = dayPlus(firstDay, 2); day < today; day = dayPlus(day, 1)) {
     const isYesterday = dayPlus(day, 1) === today;
     const isBeforeYesterday = dayPlus(day, 2) === today;
     if (isYesterday || (!isBeforeYesterday && [WEEKDAY_TUESDAY, WEEKDAY_FRIDAY].includes(weekday(day))))
-      await trainingDay(scope, em, person, clientId, day, today);
+      await trainingDay(scope, em, person, clientId, number++, day, today);
     em.clear(); // nothing is changed through the unit of work; full, it would be searched for changes at every query
   }
 }

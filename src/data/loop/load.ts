@@ -1,5 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { ClientRecord } from "../../core";
+import type { CeilingChannelId } from "../../core/mechanics/channels";
+import type { ClientRecord } from "../../core/record/record";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
 
@@ -11,14 +12,28 @@ export type Refusal =
         | "no-body"
         | "no-plan"
         | "no-such-session"
+        | "no-such-set"
+        | "no-such-warning"
+        | "no-such-limit"
+        | "no-such-complaint"
         | "already-decided"
+        | "already-there"
         | "closed-needs-note"
-        | "setting-out-of-range"
-        | "morning-too-early";
+        | "gate-needs-note"
+        | "not-measured-needs-note"
+        | "morning-too-early"
+        | "pain-missing"
+        | "no-proposal"
+        | "measure-again"
+        | "seat-out-of-reach"
+        | "blocked-by-limit"
+        | "retired"
+        | "another-is-open";
     }
+  | { code: "setting-out-of-range"; lever: string; min: number; max: number }
+  | { code: "unknown-lever"; lever: string }
   | { code: "warning-open"; day: string }
-  | { code: "blocked-by-limit" }
-  | { code: "measure-again" | "seat-out-of-reach" }
+  | { code: "nothing-asked"; channel: CeilingChannelId }
   | { code: "pose-impossible"; reason: string }
   | { code: "overrule-refused"; reason: string };
 export type Taken<T = object> = ({ ok: true } & T) | { ok: false; refusal: Refusal };
@@ -30,7 +45,8 @@ export async function withRecord<T>(
   em: EntityManager,
   clientId: string,
   work: (record: ClientRecord) => Promise<Taken<T>>,
+  sessionCount?: number,
 ): Promise<Taken<T>> {
-  const record = await loadRecord(scope, em, clientId);
+  const record = await loadRecord(scope, em, clientId, sessionCount);
   return record ? work(record) : refuse({ code: "no-such-client" });
 }

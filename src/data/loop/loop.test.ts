@@ -2,18 +2,14 @@ import { UniqueConstraintViolationException } from "@mikro-orm/core";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import {
-  bodyMeasureOf,
-  currentCeilings,
-  currentPlan,
-  DEFAULT_KIT,
-  fitContextOf,
-  judge,
-  type Limit,
-  type PostureChoice,
-  postureOf,
-  variationById,
-} from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import { DEFAULT_KIT } from "../../core/fit/context";
+import { judge } from "../../core/fit/judge";
+import { currentCeilings } from "../../core/limits/ceiling";
+import type { Limit } from "../../core/limits/limit";
+import type { PostureChoice } from "../../core/mechanics/posture";
+import { fitContextOf } from "../../core/record/derive";
+import { bodyMeasureOf, postureOf } from "../../core/record/subject";
 import { addDecision } from "../repos/plan.repo";
 import { addBand, addClearance, addLimit, liftLimit, listBands, listClients, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";

@@ -1,144 +1,192 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import {
-  type ClientRecord,
-  currentPlan,
-  type Day,
-  decisionFor,
-  type DecisionMove,
-  type Dose,
-  fitContextOf,
-  isSameSetting,
-  isSettingOf,
-  judge,
-  openWarning,
-  overruleRefusal,
-  type Setting,
-  type Step,
-  type StudioKit,
-  variationById,
-} from "../../core";
+import { isInCatalogue, variationById } from "../../core/catalogue/catalogue";
+import { type Dose, PATTERNS } from "../../core/catalogue/variation";
+import { type Kit, type Place } from "../../core/fit/context";
+import { askedOn, footAt, judgePlace, watchedOf } from "../../core/fit/tread";
+import type { Judgement } from "../../core/fit/judge";
+import type { Day } from "../../core/limits/limit";
+import type { Side } from "../../core/mechanics/channels";
+import { type DecisionMove, type Next, nextOf, overruleRefusal } from "../../core/progress/decide";
+import { currentPlans, decisionFor, fitContextOf, openWarningsOf, type Plan, planOf } from "../../core/record/derive";
+import { plannedOf } from "../../core/record/history";
+import type { ClientRecord } from "../../core/record/record";
+import { settingProblems } from "../../core/templates/form";
+import { isSameSetting } from "../../core/templates/lever";
 import { addDecision, addRung, prescribe, startSession } from "../repos/plan.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
 
-/** Keeps a rung with what it asks today; the one in force is kept on, so that its sessions go on counting. Judged again here: the page's own figures are not taken on trust. */
-async function keepJudged(
-  scope: Scope,
-  em: EntityManager,
-  record: ClientRecord,
-  { variationId, setting, day, kit }: { variationId: string; setting: Setting; day: Day; kit: StudioKit },
-): Promise<Taken<{ rungId: string; closed: boolean }>> {
-  const context = fitContextOf(record, day, kit);
-  const measure = record.measures.at(-1);
-  if (!context || !measure) return refuse({ code: "no-body" });
-  const variation = variationById(variationId);
-  if (!isSettingOf(variation, setting)) return refuse({ code: "setting-out-of-range" });
-  const judgement = judge(context, variation, setting);
-  if (judgement.pose === null) {
+interface Judged {
+  judgement: Judgement;
+  /** It asks clearly more of the watched joint than the rung in force. */
+  isHarder: boolean;
+}
+/** A change smaller than this is none: kits and bodies are not known better. */
+const NO_CHANGE = 0.01;
+
+/** Judges a place again here: the page's own figures are not taken on trust. */
+function judged(record: ClientRecord, place: Place, side: Side, day: Day, kit: Kit): Taken<Judged> {
+  const context = fitContextOf(record, day, kit, side);
+  if (!context) return refuse({ code: "no-body" });
+  const variation = variationById(place.variationId);
+  if (!isInCatalogue(place.variationId)) return refuse({ code: "retired" });
+  const [wrong] = settingProblems(context.subject, variation, place.setting);
+  if (wrong) return refuse(wrong.code === "unknown-lever" ? wrong : { ...wrong, code: "setting-out-of-range" });
+  const judgement = judgePlace(context, place);
+  if (!judgement.isPossible) {
     const [reason] = judgement.reasons;
     return refuse({ code: "pose-impossible", reason: reason.code === "pose-impossible" ? reason.reason : reason.code });
   }
   if (judgement.blocked) return refuse({ code: "blocked-by-limit" });
-  const closed = judgement.state === "closed";
-  const standing = currentPlan(record)?.rung;
-  if (standing?.variationId === variationId && isSameSetting(standing.setting, setting)) return { ok: true, rungId: standing.id, closed };
-  const rungId = await addRung(scope, em, record.client.id, {
-    variationId,
-    setting,
-    day,
-    side: record.client.side,
-    demands: judgement.demands,
-    useFraction: judgement.tightest?.head ?? null,
-    bodyMeasureId: measure.id,
-    postureRuleId: record.postures.at(-1)?.id ?? null,
-  });
-  return { ok: true, rungId, closed };
+  const standing = planOf(record, variation.pattern, side);
+  const now = standing && footAt(context, standing.rung).judgement;
+  const watched = now && watchedOf(now);
+  const riser = watched ? askedOn(judgement, watched) / askedOn(now, watched) - 1 : 0;
+  return { ok: true, judgement, isHarder: riser > NO_CHANGE };
 }
 
-/** Keep: the chosen rung and dose become the plan. Past a ceiling only with a note; past a limit never. */
+/** Keeps a rung with what it asks today; the one in force is kept on, so that its sessions go on counting. */
+async function keepPlace(
+  scope: Scope,
+  em: EntityManager,
+  record: ClientRecord,
+  place: Place,
+  side: Side,
+  judgement: Judgement,
+  day: Day,
+): Promise<string> {
+  const { pattern } = variationById(place.variationId);
+  const standing = planOf(record, pattern, side)?.rung;
+  if (standing?.variationId === place.variationId && isSameSetting(standing.setting, place.setting)) return standing.id;
+  return addRung(scope, em, record.client.id, {
+    ...place,
+    pattern,
+    side,
+    day,
+    demands: judgement.demands,
+    useFraction: judgement.tightest?.head ?? null,
+    bodyMeasureId: record.measures.at(-1)?.id ?? "",
+    postureRuleId: record.postures.at(-1)?.id ?? null,
+  });
+}
+
+/** What must be said before a place may be kept by hand: past a ceiling, where nothing was measured, or past the gate. */
+function noteNeeded({ judgement, isHarder }: Judged): "closed-needs-note" | "not-measured-needs-note" | "gate-needs-note" | null {
+  if (judgement.state === "closed") return "closed-needs-note";
+  if (judgement.state === "not-measured") return "not-measured-needs-note";
+  return isHarder ? "gate-needs-note" : null;
+}
+
+/** Keep: the chosen rung and dose become the plan of their pattern and side. Past a ceiling or the gate only with a reason; past a limit never. */
 export const keepRung = (
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  choice: { variationId: string; setting: Setting; dose: Dose; note: string },
+  choice: Place & { side: Side; dose: Dose; note: string },
   day: Day,
-  kit: StudioKit,
+  kit: Kit,
 ): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
-    const warning = openWarning(record);
+    const [warning] = openWarningsOf(record);
     if (warning) return refuse({ code: "warning-open", day: warning.day });
-    const kept = await keepJudged(scope, em, record, { ...choice, day, kit });
-    if (!kept.ok) return kept;
-    if (kept.closed && choice.note.trim() === "") return refuse({ code: "closed-needs-note" });
-    await prescribe(scope, em, clientId, { rungId: kept.rungId, dose: choice.dose, day, note: choice.note.trim() });
+    const { side, dose, variationId, setting } = choice;
+    const found = judged(record, { variationId, setting }, side, day, kit);
+    if (!found.ok) return found;
+    const note = choice.note.trim();
+    const needed = noteNeeded(found);
+    if (needed && note === "") return refuse({ code: needed });
+    const rungId = await keepPlace(scope, em, record, { variationId, setting }, side, found.judgement, day);
+    await prescribe(scope, em, clientId, { rungId, dose, day, note });
     return { ok: true };
   });
 
-/** Today's session: the one under way, or a new one of the current plan. */
-export const openSession = (scope: Scope, em: EntityManager, clientId: string, day: Day): Promise<Taken<{ sessionId: string }>> =>
+const orderOf = ({ rung }: Plan): number => PATTERNS.indexOf(rung.pattern);
+
+/** Today's session: the one under way, or a new one of the plans in force, or of those chosen among them. */
+export const openSession = (
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  day: Day,
+  prescriptionIds: readonly string[] | null = null,
+): Promise<Taken<{ sessionId: string }>> =>
   withRecord(scope, em, clientId, async (record) => {
-    const warning = openWarning(record);
+    const [warning] = openWarningsOf(record);
     if (warning) return refuse({ code: "warning-open", day: warning.day });
     const underWay = record.sessions.findLast((session) => session.day === day && session.endedAt === null);
     if (underWay) return { ok: true, sessionId: underWay.id };
-    const plan = currentPlan(record);
-    if (!plan) return refuse({ code: "no-plan" });
-    const { sessionId } = await startSession(scope, em, clientId, { prescriptionId: plan.prescription.id, day });
-    return { ok: true, sessionId };
+    const plans = currentPlans(record)
+      .filter(({ prescription, rung }) => isInCatalogue(rung.variationId) && (prescriptionIds?.includes(prescription.id) ?? true))
+      .toSorted((a, b) => orderOf(a) - orderOf(b));
+    if (plans.length === 0) return refuse({ code: "no-plan" });
+    const items = plans.map(({ prescription }) => ({ prescriptionId: prescription.id }));
+    return { ok: true, sessionId: await startSession(scope, em, clientId, { day, items }) };
   });
 
-/** What the trainer decided about a session: the rules' own move, or another with a note. */
+/** What the trainer decided about one item: the rules' own move, or another with a note. */
 export interface DecisionChoice {
   sessionId: string;
+  itemId: string;
   /** Null takes whatever the rules say. */
   move: DecisionMove | null;
   note: string;
 }
 
-export const decideSession = (
+/** Where another move than the rules' would lead. */
+function nextFor(found: NonNullable<ReturnType<typeof decisionFor>>, move: DecisionMove): Next | null {
+  const { decision, input } = found;
+  if (move === decision.move) return decision.next;
+  if (move === "build") return input.build && nextOf(input.build.tread, input.build.dose);
+  if (move === "ease") return input.ease && nextOf(input.ease.tread, input.ease.dose);
+  return null;
+}
+
+/** A decision about an item of a session. One about an old session is kept, and changes nothing that was kept since. */
+export const decideItem = (
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  { sessionId, move: chosen, note }: DecisionChoice,
+  { sessionId, itemId, move: chosen, note }: DecisionChoice,
   day: Day,
-  kit: StudioKit,
-): Promise<Taken> =>
+  kit: Kit,
+): Promise<Taken<{ isSuperseded: boolean }>> =>
   withRecord(scope, em, clientId, async (record) => {
     const session = record.sessions.find(({ id }) => id === sessionId);
-    if (!session) return refuse({ code: "no-such-session" });
-    if (record.decisions.some((decision) => decision.sessionId === sessionId)) return refuse({ code: "already-decided" });
-    const found = decisionFor(record, session, day, kit);
-    const prescription = record.prescriptions.find(({ id }) => id === session.items[0]?.prescriptionId);
-    if (!found || !prescription) return refuse({ code: "no-plan" });
-    const { decision, input } = found;
+    const item = session?.items.find(({ id }) => id === itemId);
+    if (!session || !item) return refuse({ code: "no-such-session" });
+    if (record.decisions.some((decision) => decision.itemId === itemId)) return refuse({ code: "already-decided" });
+    const [found, planned] = [decisionFor(record, session, item, day, kit), plannedOf(record, item)];
+    if (!found || !planned) return refuse({ code: "no-plan" });
+    const { decision } = found;
     const move = chosen ?? decision.move;
     const overruled = move !== decision.move;
-    let step: Step | null = decision.step;
+    const next = nextFor(found, move);
+    const { side, pattern } = planned.rung;
+    const place = next && judged(record, next, side, day, kit);
     if (overruled) {
-      if (move === "stop") return refuse({ code: "overrule-refused", reason: "no-such-step" });
-      step = move === "hold" ? null : input[move];
-      const refusal = overruleRefusal(decision, move, step, note);
+      const isBlocked = place !== null && !place.ok && place.refusal.code === "blocked-by-limit";
+      const refusal = overruleRefusal(decision, move, isBlocked, next, note);
       if (refusal) return refuse({ code: "overrule-refused", reason: refusal.code });
     }
-    const rung = record.rungs.find(({ id }) => id === prescription.rungId);
-    let nextRungId: string | null = null;
-    if (step && rung) {
-      const kept = await keepJudged(scope, em, record, { variationId: rung.variationId, setting: step.setting, day, kit });
-      if (!kept.ok) return kept;
-      nextRungId = kept.rungId;
-    }
+    if (place && !place.ok) return place;
+    const isSuperseded = planOf(record, pattern, side)?.prescription.id !== planned.prescription.id;
+    const nextRungId =
+      next && place && !isSuperseded
+        ? await keepPlace(scope, em, record, { variationId: next.variationId, setting: next.setting }, side, place.judgement, day)
+        : null;
     const decisionId = await addDecision(scope, em, clientId, {
       sessionId,
-      prescriptionId: prescription.id,
+      itemId,
+      prescriptionId: planned.prescription.id,
       day,
       move,
       overruled: overruled ? decision.move : null,
       rule: decision.rule,
       reasons: decision.reasons,
-      step,
+      next,
       nextRungId,
       note: note.trim(),
     });
-    if (nextRungId) await prescribe(scope, em, clientId, { rungId: nextRungId, dose: prescription.dose, day, decisionId });
-    return { ok: true };
+    if (nextRungId && next) await prescribe(scope, em, clientId, { rungId: nextRungId, dose: next.dose, day, decisionId });
+    return { ok: true, isSuperseded };
   });

@@ -1,8 +1,12 @@
 import type { MigrationObject } from "@mikro-orm/core";
 import { Migration0001 } from "./migration-0001";
 import { Migration0002 } from "./migration-0002";
+import { Migration0003 } from "./migration-0003";
+import { Migration0004 } from "./migration-0004";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
   { name: "migration-0002", class: Migration0002 },
+  { name: "migration-0003", class: Migration0003 },
+  { name: "migration-0004", class: Migration0004 },
 ];

@@ -1,55 +1,94 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type {
-  Ceiling,
-  CeilingDraft,
-  ClientLine,
-  ClientProfile,
-  DailyTask,
-  Day,
-  Limit,
-  MeasuredBand,
-  MeasureFact,
-  PostureRule,
-} from "../../core";
-import { ENGINE_VERSION } from "../../core";
+import type { DailyTask } from "../../core/fit/daily";
+import type { CeilingDraft } from "../../core/limits/ceiling";
+import type { Complaint } from "../../core/limits/complaint";
+import type { Day, Limit } from "../../core/limits/limit";
+import type { MeasuredBand } from "../../core/mechanics/band";
+import type { PostureRule } from "../../core/mechanics/posture";
+import type { Clearance } from "../../core/progress/warning";
+import {
+  type CalmPoseFact,
+  type CeilingFact,
+  type ClientLine,
+  type ClientProfile,
+  ENGINE_VERSION,
+  type MeasureFact,
+} from "../../core/record/record";
 import {
   BandRow,
   BodyMeasureRow,
   CalmPoseRow,
+  CeilingConfirmationRow,
   CeilingRow,
-  ClearanceRow,
+  ClientRevisionRow,
   ClientRow,
+  ComplaintRow,
   DailyHeightRow,
   LimitLiftRow,
   LimitRow,
   PostureRuleRow,
-  ResponseRow,
-  SessionRow,
 } from "../entities";
-import type { CalmPoseFact } from "../../core";
+import { ClearanceRow } from "../loop-entities";
 import { audit, type Scope, stamp } from "../scope";
+import { toStored } from "../setting";
 
-/** The studio's clients by name, with their last session and how the morning after it was. */
-export async function listClients({ studioId }: Scope, em: EntityManager): Promise<ClientLine[]> {
-  const clients = await em.find(ClientRow, { studioId }, { orderBy: { name: "asc" } });
-  const sessions = await em.find(SessionRow, { studioId }, { orderBy: { day: "desc" }, fields: ["clientId", "day"] });
-  const responses = await em.find(ResponseRow, { studioId }, { orderBy: { day: "desc" }, fields: ["clientId", "class"] });
-  return clients.map(({ id, name, birthYear, complaint, goal }) => ({
-    id,
-    name,
-    birthYear,
-    complaint,
-    goal,
-    lastSessionDay: sessions.find(({ clientId }) => clientId === id)?.day ?? null,
-    lastResponse: responses.find(({ clientId }) => clientId === id)?.class ?? null,
-  }));
+const LIST_SQL = `
+select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text as "archivedDay",
+  (select coalesce(jsonb_agg(w.words order by w.first_at), '[]') from (
+     select distinct on (w.complaint_id) w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at from complaint w
+      where w.studio_id = c.studio_id and w.client_id = c.id order by w.complaint_id, w.created_at desc, w.id desc) w where w.ended_day is null) as complaints,
+  (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
+  (select r.class from response r where r.studio_id = c.studio_id and r.client_id = c.id order by r.day desc, r.created_at desc limit 1) as "lastResponse",
+  (select count(*)::int from (
+     select e.id as source_id, e.payload ->> 'sign' as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
+      where s.studio_id = c.studio_id and s.client_id = c.id and e.kind = 'warning-sign'
+     union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]') said
+    where not exists (select 1 from clearance k where k.studio_id = c.studio_id and k.source_id = said.source_id and k.sign = said.sign)) as "openWarningCount"
+from client c join lateral (select v.* from client_revision v where v.studio_id = c.studio_id and v.client_id = c.id order by v.created_at desc, v.id desc limit 1) v on true
+where c.studio_id = ? order by v.name`;
+
+/** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
+export const listClients = ({ studioId }: Scope, em: EntityManager): Promise<ClientLine[]> =>
+  em.execute<ClientLine[]>(LIST_SQL, [studioId]);
+
+/** A client as entered: the profile, what hurts, and the body's first measure. Sent twice with one id, it is one client. */
+export async function addClient(
+  scope: Scope,
+  em: EntityManager,
+  profile: ClientProfile,
+  complaints: readonly Complaint[],
+  measure: NewMeasure,
+): Promise<void> {
+  await em.insert(ClientRow, stamp(scope, profile.id));
+  await reviseClient(scope, em, profile);
+  for (const complaint of complaints) await setComplaint(scope, em, profile.id, complaint);
+  await addMeasure(scope, em, profile.id, measure);
+  await audit(scope, em, "added", "client", profile.id);
 }
 
-export async function addClient(scope: Scope, em: EntityManager, { id, ...profile }: ClientProfile, measure: NewMeasure): Promise<void> {
-  await em.insert(ClientRow, { ...stamp(scope, id), ...profile });
-  await addMeasure(scope, em, id, measure);
-  await audit(scope, em, "added", "client", id);
+/** Details as they are now; the ones before are kept. */
+export async function reviseClient(scope: Scope, em: EntityManager, { id, conditions, ...details }: ClientProfile): Promise<void> {
+  const row = { ...stamp(scope), clientId: id, conditions: [...conditions], ...details };
+  await em.insert(ClientRevisionRow, row);
+  await audit(scope, em, "revised", "client", id);
 }
+
+/** What hurts, as it is said now; `endedDay` closes it. */
+export async function setComplaint(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  { id, ...complaint }: Complaint,
+  endedDay: Day | null = null,
+): Promise<void> {
+  const row = { ...stamp(scope), clientId, complaintId: id, ...complaint, endedDay };
+  await em.insert(ComplaintRow, row);
+  await audit(scope, em, "set", "complaint", id);
+}
+
+/** Every trace of one client, by the only way the application has to delete anything. */
+export const eraseClient = ({ actorId }: Scope, em: EntityManager, clientId: string): Promise<unknown> =>
+  em.execute(`select erase_client(?, ?)`, [clientId, actorId]);
 
 /** A body as measured on a day; without overrides everything follows from stature and mass. */
 export type NewMeasure = Omit<MeasureFact, "id" | "overrides"> & { overrides?: MeasureFact["overrides"] };
@@ -104,7 +143,7 @@ export async function addLimit(
 export async function liftLimit(scope: Scope, em: EntityManager, limitId: string, lift: NonNullable<Limit["lift"]>): Promise<void> {
   const row = { ...stamp(scope), limitId, ...lift };
   await em.insert(LimitLiftRow, row);
-  await audit(scope, em, "lifted", "client_limit", limitId);
+  await audit(scope, em, lift.kind === "mistake" ? "entered-by-mistake" : "lifted", "client_limit", limitId);
 }
 
 /** A calm pose with what follows from it: the posture rule, where one was measured, and the ceilings. */
@@ -116,14 +155,14 @@ export async function addCalmPose(
   rule: PostureRule | null,
   ceilings: readonly CeilingDraft[],
 ): Promise<void> {
-  await em.insert(CalmPoseRow, { ...stamp(scope, id), clientId, ...pose });
+  await em.insert(CalmPoseRow, { ...stamp(scope, id), clientId, ...pose, setting: toStored(pose.setting) });
   if (rule) await addPosture(scope, em, clientId, id, pose.day, rule);
-  for (const ceiling of ceilings) await addCeiling(scope, em, clientId, ceiling);
+  for (const ceiling of ceilings) await addCeiling(scope, em, clientId, { ...ceiling, calmPoseId: id, raisedBy: 1 });
   await audit(scope, em, "added", "calm_pose", id);
 }
 
-export async function addCeiling(scope: Scope, em: EntityManager, clientId: string, ceiling: Omit<Ceiling, "id">): Promise<void> {
-  const { channel, side, value, source, standsInFor, fromDay, share } = ceiling;
+export async function addCeiling(scope: Scope, em: EntityManager, clientId: string, ceiling: Omit<CeilingFact, "id">): Promise<void> {
+  const { channel, side, value, source, fromDay, isShareMeasured, calmPoseId, raisedBy } = ceiling;
   const row = {
     ...stamp(scope),
     clientId,
@@ -132,14 +171,19 @@ export async function addCeiling(scope: Scope, em: EntityManager, clientId: stri
     value,
     sourceKind: source.kind,
     sourceId: source.id,
-    standsInFor,
+    calmPoseId,
+    raisedBy,
     fromDay,
-    shareFraction: share.fraction,
-    shareMeasured: share.measured,
+    shareMeasured: isShareMeasured,
     engineVersion: ENGINE_VERSION,
   };
   await em.insert(CeilingRow, row);
   await audit(scope, em, "set", "ceiling", row.id);
+}
+
+/** A calm morning has confirmed it: kept, so that years later nobody needs that morning to know. */
+export async function confirmCeiling(scope: Scope, em: EntityManager, clientId: string, ceilingId: string, day: Day): Promise<void> {
+  await em.insert(CeilingConfirmationRow, { ...stamp(scope), clientId, ceilingId, day });
 }
 
 /** Bands of the studio as they were last pulled, by name. */
@@ -155,12 +199,8 @@ export async function addBand(scope: Scope, em: EntityManager, band: MeasuredBan
   await audit(scope, em, "measured", "band", row.id);
 }
 
-export async function addClearance(
-  scope: Scope,
-  em: EntityManager,
-  clientId: string,
-  clearance: { by: string; role: string; day: Day; note: string },
-): Promise<void> {
+/** A clinician's clearance of one warning. */
+export async function addClearance(scope: Scope, em: EntityManager, clientId: string, clearance: Omit<Clearance, "id">): Promise<void> {
   const row = { ...stamp(scope), clientId, ...clearance };
   await em.insert(ClearanceRow, row);
   await audit(scope, em, "recorded", "clearance", row.id);

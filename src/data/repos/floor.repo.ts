@@ -1,7 +1,8 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { type FloorEvent, floorState } from "../../core";
-import { FloorEventRow, PerformedSetRow, SessionItemRow, SessionRow } from "../entities";
+import { type FloorEvent, floorState } from "../../core/floor/events";
+import { FloorEventRow, PerformedSetRow, SessionItemRow, SessionRow } from "../loop-entities";
 import type { Scope } from "../scope";
+import { toStored } from "../setting";
 
 const READ = { disableIdentityMap: true } as const;
 
@@ -42,20 +43,16 @@ export async function appendFloorEvents(
     createdBy: actorId,
   }));
   await em.upsertMany(FloorEventRow, rows, { onConflictFields: ["studioId", "id"], onConflictAction: "ignore" });
-  for (const sessionId of sessionIds) await projectSets(scope, em, sessionId);
+  for (const sessionId of sessionIds) await project(scope, em, sessionId);
   return { ok: true, received: events.map(({ id }) => id) };
 }
 
-async function projectSets({ studioId }: Scope, em: EntityManager, sessionId: string): Promise<void> {
-  const rows = await em.find(FloorEventRow, { studioId, sessionId }, READ);
-  const events = rows.map((row): FloorEvent => ({
-    id: row.id,
-    deviceId: row.deviceId,
-    sessionId,
-    occurredAt: row.occurredAt.toISOString(),
-    body: row.payload,
-  }));
-  const { sets } = floorState(events);
+/** What the events add up to, for whoever asks the database for sets or for open sessions. */
+async function project(scope: Scope, em: EntityManager, sessionId: string): Promise<void> {
+  const { studioId } = scope;
+  const events = await floorEventsOf(scope, em, sessionId);
+  const { sets, endedAt } = floorState(events);
+  await em.nativeUpdate(SessionRow, { studioId, id: sessionId }, { endedAt: endedAt === null ? null : new Date(endedAt) });
   const allIds = new Set(events.flatMap(({ body }) => (body.kind === "set-ended" ? [body.setId] : [])));
   if (sets.length > 0)
     await em.upsertMany(
@@ -66,7 +63,7 @@ async function projectSets({ studioId }: Scope, em: EntityManager, sessionId: st
         sessionId,
         itemId: set.itemId,
         position,
-        setting: set.setting,
+        setting: toStored(set.setting),
         repetitions: set.repetitions,
         painScore: set.painScore,
         leftInTank: set.leftInTank,
@@ -83,7 +80,6 @@ async function projectSets({ studioId }: Scope, em: EntityManager, sessionId: st
 
 /** The events of one session, for a tablet that opens it anew. */
 export async function floorEventsOf({ studioId }: Scope, em: EntityManager, sessionId: string): Promise<FloorEvent[]> {
-  if (!(await em.findOne(SessionRow, { studioId, id: sessionId }))) return [];
   const rows = await em.find(FloorEventRow, { studioId, sessionId }, { ...READ, orderBy: { occurredAt: "asc" } });
   return rows.map((row) => ({
     id: row.id,

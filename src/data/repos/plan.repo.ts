@@ -1,24 +1,30 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { ChannelDemand, Day, Decision, DecisionMove, Dose, Morning, MorningClass, Setting, Side, Step } from "../../core";
-import { ENGINE_VERSION } from "../../core";
-import { DecisionRow, DemandRow, PrescriptionRow, ResponseRow, RungRow, SessionItemRow, SessionRow } from "../entities";
+import type { Dose, Pattern } from "../../core/catalogue/variation";
+import type { Day } from "../../core/limits/limit";
+import type { Demand, Side } from "../../core/mechanics/channels";
+import type { Decision, DecisionMove, Next } from "../../core/progress/decide";
+import { ENGINE_VERSION, type ResponseFact } from "../../core/record/record";
+import type { Setting } from "../../core/templates/lever";
+import { DecisionRow, DemandRow, PrescriptionRow, ResponseRow, RungRow, SessionItemRow, SessionRow } from "../loop-entities";
 import { audit, type Scope, stamp } from "../scope";
+import { toStored } from "../setting";
 
 /** A rung as it is kept: the set-up, and what it asked on the day, of which body under which posture rule. */
 export interface NewRung {
+  pattern: Pattern;
   variationId: string;
   side: Side;
   setting: Setting;
   day: Day;
-  demands: readonly ChannelDemand[];
+  demands: readonly Demand[];
   useFraction: number | null;
   bodyMeasureId: string;
   postureRuleId: string | null;
 }
 
 export async function addRung(scope: Scope, em: EntityManager, clientId: string, rung: NewRung): Promise<string> {
-  const { variationId, side, setting, day, demands, useFraction, bodyMeasureId, postureRuleId } = rung;
-  const row = { ...stamp(scope), clientId, pattern: "squat" as const, variationId, side, setting, day };
+  const { pattern, variationId, side, setting, day, demands, useFraction, bodyMeasureId, postureRuleId } = rung;
+  const row = { ...stamp(scope), clientId, pattern, variationId, side, setting: toStored(setting), day };
   await em.insert(RungRow, row);
   await em.insert(DemandRow, {
     ...stamp(scope),
@@ -41,45 +47,53 @@ export async function prescribe(
 ): Promise<string> {
   const row = { ...stamp(scope), clientId, rungId, dose, day, decisionId, note };
   await em.insert(PrescriptionRow, row);
+  await audit(scope, em, "prescribed", "prescription", row.id);
   return row.id;
 }
 
-/** A session of one prescription. Ids may be given, so that a device or the demo can know them beforehand. */
+/** A session of prescriptions, in order. Ids may be given, so that a device or the demo can know them beforehand. */
 export async function startSession(
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  { prescriptionId, day, sessionId, itemId }: { prescriptionId: string; day: Day; sessionId?: string; itemId?: string },
-): Promise<{ sessionId: string; itemId: string }> {
-  const session = { ...stamp(scope, sessionId), clientId, day };
-  const item = { ...stamp(scope, itemId), sessionId: session.id, prescriptionId, position: 0 };
+  { day, sessionId, items }: { day: Day; sessionId?: string; items: readonly { prescriptionId: string; itemId?: string }[] },
+): Promise<string> {
+  const session = { ...stamp(scope, sessionId), clientId, day, endedAt: null };
   await em.insert(SessionRow, session);
-  await em.insert(SessionItemRow, item);
+  await em.insertMany(
+    SessionItemRow,
+    items.map(({ prescriptionId, itemId }, position) => ({ ...stamp(scope, itemId), sessionId: session.id, prescriptionId, position })),
+  );
   await audit(scope, em, "started", "training_session", session.id);
-  return { sessionId: session.id, itemId: item.id };
+  return session.id;
 }
 
+/** A morning's answer; one that corrects another is its next revision, and the old one is kept. */
 export async function recordMorning(
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  morning: Morning & { sessionId: string | null; day: Day; warningSigns: string[]; usualScore: number; class: MorningClass },
+  { id: _id, ...morning }: Omit<ResponseFact, "id"> & { id?: string },
 ): Promise<void> {
-  const row = { ...stamp(scope), clientId, ...morning };
+  const { studioId } = scope;
+  const { sessionId } = morning;
+  const revision = sessionId === null ? 0 : await em.count(ResponseRow, { studioId, sessionId });
+  const row = { ...stamp(scope), clientId, revision, ...morning, pains: [...morning.pains], warningSigns: [...morning.warningSigns] };
   await em.insert(ResponseRow, row);
-  await audit(scope, em, "recorded", "response", row.id);
+  await audit(scope, em, revision === 0 ? "recorded" : "corrected", "response", row.id);
 }
 
 /** What was decided, by which rule, and what the trainer said instead where it was overruled. */
 export interface NewDecision {
   sessionId: string;
+  itemId: string;
   prescriptionId: string;
   day: Day;
   move: DecisionMove;
   overruled: DecisionMove | null;
   reasons: Decision["reasons"];
   rule: Decision["rule"];
-  step: Step | null;
+  next: Next | null;
   nextRungId: string | null;
   note: string;
 }
@@ -88,16 +102,10 @@ export async function addDecision(
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  { step, reasons, ...decision }: NewDecision,
+  { next, reasons, ...decision }: NewDecision,
 ): Promise<string> {
-  const row = {
-    ...stamp(scope),
-    clientId,
-    ...decision,
-    reasons: [...reasons],
-    step: step && { lever: step.lever, from: step.from, to: step.to, riserFraction: step.riserFraction },
-    engineVersion: ENGINE_VERSION,
-  };
+  const change = next && { ...next.change, riserFraction: next.riserFraction };
+  const row = { ...stamp(scope), clientId, ...decision, reasons: [...reasons], change, engineVersion: ENGINE_VERSION };
   await em.insert(DecisionRow, row);
   await audit(scope, em, "decided", "decision", row.id);
   return row.id;

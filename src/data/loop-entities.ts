@@ -1,0 +1,172 @@
+import { defineEntity, p } from "@mikro-orm/core";
+import type { Dose, Pattern } from "../core/catalogue/variation";
+import type { FloorEventBody, PerformedSet } from "../core/floor/events";
+import type { ClinicianRole } from "../core/limits/clinician";
+import type { Demand, Side } from "../core/mechanics/channels";
+import type { DecisionMove, DecisionReason } from "../core/progress/decide";
+import type { MorningClass } from "../core/progress/morning";
+import type { DecisionFact, ResponseFact } from "../core/record/record";
+import type { StoredSetting } from "./setting";
+import { scoped } from "./columns";
+
+/** What was planned, done, felt and decided. */
+
+export const RungRow = defineEntity({
+  name: "RungRow",
+  tableName: "rung",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    pattern: p.string().$type<Pattern>(),
+    variationId: p.string(),
+    side: p.string().$type<Side>(),
+    setting: p.json<StoredSetting>(),
+    day: p.date(),
+  },
+});
+
+export const DemandRow = defineEntity({
+  name: "DemandRow",
+  tableName: "demand",
+  properties: {
+    ...scoped,
+    rungId: p.uuid(),
+    bodyMeasureId: p.uuid(),
+    postureRuleId: p.uuid().nullable(),
+    engineVersion: p.integer(),
+    channels: p.json<Demand[]>(),
+    /** Headline use of the tightest ceiling on the day, or null without one. */
+    useFraction: p.double().$type<number>().nullable(),
+  },
+});
+
+export const PrescriptionRow = defineEntity({
+  name: "PrescriptionRow",
+  tableName: "prescription",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    rungId: p.uuid(),
+    decisionId: p.uuid().nullable(),
+    dose: p.json<Dose>(),
+    day: p.date(),
+    /** Why it was kept past a ceiling, where it was. */
+    note: p.string(),
+  },
+});
+
+export const SessionRow = defineEntity({
+  name: "SessionRow",
+  tableName: "training_session",
+  properties: { ...scoped, clientId: p.uuid(), day: p.date(), endedAt: p.datetime().nullable() },
+});
+
+export const SessionItemRow = defineEntity({
+  name: "SessionItemRow",
+  tableName: "session_item",
+  properties: { ...scoped, sessionId: p.uuid(), prescriptionId: p.uuid(), position: p.integer() },
+});
+
+export const FloorEventRow = defineEntity({
+  name: "FloorEventRow",
+  tableName: "floor_event",
+  properties: {
+    studioId: p.uuid().primary(),
+    id: p.uuid().primary(),
+    sessionId: p.uuid(),
+    deviceId: p.string(),
+    kind: p.string().$type<FloorEventBody["kind"]>(),
+    payload: p.json<FloorEventBody>(),
+    occurredAt: p.datetime(),
+    receivedAt: p.datetime(),
+    createdBy: p.string(),
+  },
+});
+
+export const PerformedSetRow = defineEntity({
+  name: "PerformedSetRow",
+  tableName: "performed_set",
+  properties: {
+    studioId: p.uuid().primary(),
+    id: p.uuid().primary(),
+    sessionId: p.uuid(),
+    itemId: p.uuid(),
+    position: p.integer(),
+    setting: p.json<StoredSetting>(),
+    repetitions: p.integer(),
+    painScore: p.double().$type<number>().nullable(),
+    leftInTank: p.integer().nullable(),
+    faults: p.json<string[]>(),
+    endedBy: p.string().$type<PerformedSet["endedBy"]>(),
+    endedAt: p.datetime(),
+    voided: p.boolean(),
+  },
+});
+
+export const ResponseRow = defineEntity({
+  name: "ResponseRow",
+  tableName: "response",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    sessionId: p.uuid().nullable(),
+    day: p.date(),
+    revision: p.integer(),
+    pains: p.json<ResponseFact["pains"]>(),
+    painScore: p.double().$type<number>(),
+    newSwelling: p.boolean(),
+    warningSigns: p.json<string[]>(),
+    usualScore: p.double().$type<number>(),
+    class: p.string().$type<MorningClass>(),
+  },
+});
+
+export const DecisionRow = defineEntity({
+  name: "DecisionRow",
+  tableName: "decision",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    sessionId: p.uuid(),
+    itemId: p.uuid(),
+    prescriptionId: p.uuid(),
+    day: p.date(),
+    move: p.string().$type<DecisionMove>(),
+    /** What the rules said, when the trainer said otherwise. */
+    overruled: p.string().$type<DecisionMove>().nullable(),
+    rule: p.string().$type<DecisionReason["code"]>(),
+    reasons: p.json<DecisionReason[]>(),
+    change: p.json<NonNullable<DecisionFact["change"]>>().nullable(),
+    nextRungId: p.uuid().nullable(),
+    note: p.string(),
+    engineVersion: p.integer(),
+  },
+});
+
+export const ClearanceRow = defineEntity({
+  name: "ClearanceRow",
+  tableName: "clearance",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    sourceId: p.uuid(),
+    sign: p.string(),
+    by: p.string(),
+    role: p.string().$type<ClinicianRole>(),
+    day: p.date(),
+    note: p.string(),
+  },
+});
+
+export const loopEntities = [
+  RungRow,
+  DemandRow,
+  PrescriptionRow,
+  SessionRow,
+  SessionItemRow,
+  FloorEventRow,
+  PerformedSetRow,
+  ResponseRow,
+  DecisionRow,
+  ClearanceRow,
+];

@@ -1,0 +1,85 @@
+/**
+ * Everything a page or a decision needs of one client, as one JSON document: what counts now, and the last sessions.
+ * One statement is one snapshot; each part goes by an index, so that five years cost what five weeks do.
+ * Parameters: studio, client, number of sessions.
+ */
+export const RECORD_SQL = `
+with mine as (select ?::uuid as studio_id, ?::uuid as client_id),
+recent as (
+  select s.* from training_session s join mine using (studio_id, client_id) order by s.day desc, s.created_at desc limit ?
+),
+items as (
+  select i.* from session_item i join recent s on s.studio_id = i.studio_id and s.id = i.session_id
+),
+planned as (
+  select distinct on (r.pattern, r.side) p.studio_id, p.id from rung r join mine using (studio_id, client_id)
+    join prescription p on p.studio_id = r.studio_id and p.rung_id = r.id order by r.pattern, r.side, p.created_at desc, p.id desc
+),
+noted as (
+  select p.studio_id, p.id from prescription p join mine using (studio_id, client_id) where p.note <> '' order by p.created_at desc limit 40
+),
+plans as (
+  select p.* from prescription p
+   where (p.studio_id, p.id) in (select studio_id, prescription_id from items union select studio_id, id from planned union select studio_id, id from noted)
+),
+standing as (
+  select distinct on (c.channel, c.side) c.* from ceiling c join mine using (studio_id, client_id) order by c.channel, c.side, c.from_day desc, c.created_at desc
+),
+measured_shin as (
+  select p.* from calm_pose p join mine using (studio_id, client_id) where p.shank_lean_deg is not null order by p.day desc, p.created_at desc limit 1
+),
+answers as (
+  select distinct on (coalesce(r.session_id, r.id)) r.* from response r join mine using (studio_id, client_id)
+   where r.session_id is null or r.session_id in (select id from recent) or r.day > current_date - 60
+   order by coalesce(r.session_id, r.id), r.revision desc
+),
+events as (
+  select e.* from floor_event e join recent s on s.studio_id = e.studio_id and s.id = e.session_id
+),
+said as (
+  select e.id as source_id, e.payload ->> 'sign' as sign, s.day, e.occurred_at as at from training_session s join mine using (studio_id, client_id)
+    join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id where e.kind = 'warning-sign'
+  union all
+  select r.id, sign, r.day, r.created_at from response r join mine using (studio_id, client_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
+)
+select jsonb_build_object(
+  'client', (select jsonb_build_object('id', v.client_id, 'name', v.name, 'birthYear', v.birth_year, 'sex', v.sex, 'goal', v.goal, 'conditions', v.conditions, 'archivedDay', v.archived_day)
+    from client_revision v join mine using (studio_id, client_id) order by v.created_at desc, v.id desc limit 1),
+  'complaints', (select coalesce(jsonb_agg(jsonb_build_object('id', c.complaint_id, 'site', c.site, 'side', c.side, 'words', c.words, 'usualPainScore', c.usual_pain_score, 'painLimitScore', c.pain_limit_score)
+      order by c.first_at), '[]') from (
+        select distinct on (c.complaint_id) c.*, min(c.created_at) over (partition by c.complaint_id) as first_at from complaint c join mine using (studio_id, client_id)
+         order by c.complaint_id, c.created_at desc, c.id desc) c where c.ended_day is null),
+  'measures', (select coalesce(jsonb_agg(jsonb_build_object('id', m.id, 'day', m.day, 'heightM', m.height_m, 'massKg', m.mass_kg, 'overrides', m.overrides)), '[]')
+    from (select m.* from body_measure m join mine using (studio_id, client_id) order by m.day desc, m.created_at desc limit 1) m),
+  'dailyTasks', (select coalesce(jsonb_agg(jsonb_build_object('name', h.name, 'kind', h.kind, 'heightM', h.height_m) order by h.first_at), '[]') from (
+        select distinct on (h.name) h.*, min(h.created_at) over (partition by h.name) as first_at from daily_height h join mine using (studio_id, client_id)
+         order by h.name, h.created_at desc, h.id desc) h where h.height_m is not null),
+  'calmPoses', (select coalesce(jsonb_agg(jsonb_build_object('id', p.id, 'day', p.day, 'massKg', p.mass_kg, 'bellyKg', p.belly_kg, 'side', p.side, 'limitedBy', p.limited_by, 'variationId', p.variation_id,
+        'setting', p.setting, 'shareFraction', p.share_fraction, 'shankLeanDeg', p.shank_lean_deg, 'trunkLeanDeg', p.trunk_lean_deg) order by p.day, p.created_at), '[]')
+    from calm_pose p join mine using (studio_id, client_id) where p.id in (select calm_pose_id from standing union select id from measured_shin)),
+  'postures', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'day', r.day, 'rule', r.rule)), '[]')
+    from (select r.* from posture_rule r join mine using (studio_id, client_id) order by r.day desc, r.created_at desc limit 1) r),
+  'limits', (select coalesce(jsonb_agg(jsonb_build_object('id', l.id, 'rule', l.rule, 'side', l.side, 'owner', jsonb_build_object('kind', l.owner_kind, 'name', l.owner_name), 'fromDay', l.from_day, 'untilDay', l.until_day,
+        'lift', (select jsonb_build_object('kind', t.kind, 'by', t.by, 'role', t.role, 'day', t.day, 'reason', t.reason) from limit_lift t
+                  where t.studio_id = l.studio_id and t.limit_id = l.id order by t.created_at desc limit 1)) order by l.created_at), '[]')
+    from client_limit l join mine using (studio_id, client_id)),
+  'ceilings', (select coalesce(jsonb_agg(jsonb_build_object('id', c.id, 'channel', c.channel, 'side', c.side, 'value', c.value, 'source', jsonb_build_object('kind', c.source_kind, 'id', c.source_id),
+        'fromDay', c.from_day, 'isShareMeasured', c.share_measured, 'calmPoseId', c.calm_pose_id, 'raisedBy', c.raised_by) order by c.from_day, c.created_at), '[]') from standing c),
+  'confirmedCeilingIds', (select coalesce(jsonb_agg(distinct f.ceiling_id), '[]') from ceiling_confirmation f join standing c on c.studio_id = f.studio_id and c.id = f.ceiling_id),
+  'rungs', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'day', r.day, 'pattern', r.pattern, 'variationId', r.variation_id, 'side', r.side, 'setting', r.setting,
+        'demands', coalesce(d.channels, '[]'), 'useFraction', d.use_fraction)), '[]')
+    from rung r left join demand d on d.studio_id = r.studio_id and d.rung_id = r.id where (r.studio_id, r.id) in (select studio_id, rung_id from plans)),
+  'prescriptions', (select coalesce(jsonb_agg(jsonb_build_object('id', p.id, 'day', p.day, 'rungId', p.rung_id, 'dose', p.dose, 'note', p.note) order by p.created_at, p.id), '[]') from plans p),
+  'sessions', (select coalesce(jsonb_agg(jsonb_build_object('id', s.id, 'day', s.day,
+        'items', (select coalesce(jsonb_agg(jsonb_build_object('id', i.id, 'prescriptionId', i.prescription_id) order by i.position), '[]') from items i where i.session_id = s.id),
+        'events', (select coalesce(jsonb_agg(jsonb_build_object('id', e.id, 'deviceId', e.device_id, 'occurredAt', e.occurred_at, 'body', e.payload)), '[]') from events e where e.session_id = s.id)
+      ) order by s.day, s.created_at), '[]') from recent s),
+  'responses', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'sessionId', r.session_id, 'day', r.day, 'pains', r.pains, 'painScore', r.pain_score, 'newSwelling', r.new_swelling,
+        'warningSigns', r.warning_signs, 'usualScore', r.usual_score, 'class', r.class) order by r.day, r.created_at), '[]') from answers r),
+  'decisions', (select coalesce(jsonb_agg(jsonb_build_object('id', d.id, 'sessionId', d.session_id, 'itemId', d.item_id, 'day', d.day, 'move', d.move, 'overruled', d.overruled, 'rule', d.rule,
+        'reasons', d.reasons, 'change', d.change, 'note', d.note) order by d.day, d.created_at), '[]')
+    from decision d join recent s on s.studio_id = d.studio_id and s.id = d.session_id),
+  'warnings', (select coalesce(jsonb_agg(jsonb_build_object('sourceId', w.source_id, 'sign', w.sign, 'day', w.day, 'at', w.at) order by w.at), '[]') from said w),
+  'clearances', (select coalesce(jsonb_agg(jsonb_build_object('id', c.id, 'day', c.day, 'by', c.by, 'role', c.role, 'note', c.note, 'sourceId', c.source_id, 'sign', c.sign) order by c.created_at), '[]')
+    from clearance c join mine using (studio_id, client_id))
+) as record`;
