@@ -2,7 +2,7 @@ import next from "eslint-config-next/core-web-vitals";
 import { defineConfig, globalIgnores } from "eslint/config";
 import tseslint from "typescript-eslint";
 
-/** Layers: core <- nothing; each list says what a folder must not import. */
+/** Each list says what a folder must not import. */
 const forbid = (files, patterns, message) => ({
   files,
   rules: { "no-restricted-imports": ["error", { patterns: [{ group: patterns, message }] }] },
@@ -20,6 +20,8 @@ const FRAMEWORKS = [
   "pino",
   "better-auth*",
 ];
+const CORE = ["numeric", "body", "mechanics", "templates", "catalogue", "limits", "fit", "dose", "floor", "progress", "record"];
+const LAYERS = ["data", "ui", "app", "server", "actions", "workers", "schemas"];
 const outer = (...layers) => layers.flatMap((layer) => [`@/${layer}/**`, `**/${layer}/**`]);
 
 export default defineConfig([
@@ -47,17 +49,19 @@ export default defineConfig([
       "no-restricted-properties": ["error", { object: "Math", property: "random" }],
     },
   },
-  {
+  // the core's rooms in order: each knows those before it and no other
+  ...CORE.map((room, i) => ({
     ...forbid(
-      ["src/core/**/*.ts"],
-      [...FRAMEWORKS, ...outer("data", "ui", "app", "server", "actions", "workers", "schemas")],
-      "the core imports nothing outside itself",
+      [`src/core/${room}/**/*.ts`],
+      [...FRAMEWORKS, ...outer(...LAYERS), ...CORE.slice(i + 1).map((later) => `**/${later}/**`)],
+      `${room} knows only ${CORE.slice(0, i).join(", ") || "itself"}`,
     ),
-    ignores: ["**/*.test.ts"],
-  },
+    ignores: ["**/*.test.ts", "**/*.fixture.ts"],
+  })),
   forbid(["src/schemas/**/*.ts"], outer("data", "ui", "app", "server", "actions", "workers"), "schemas know the core only"),
   forbid(["src/data/**/*.ts"], outer("ui", "app", "server", "actions", "workers"), "data knows core and schemas only"),
   forbid(["src/workers/**/*.ts"], outer("data", "ui", "app", "server", "actions"), "workers know the core only"),
+  forbid(["src/server/**/*.ts"], outer("ui", "app", "actions", "workers"), "the server knows data, schemas and core"),
   forbid(["src/ui/**/*.ts", "src/ui/**/*.tsx"], outer("data", "app", "server"), "ui gets plain data; it does not fetch it"),
   forbid(["cli/**/*.ts"], outer("data", "ui", "app", "server", "actions", "workers"), "the command line knows core and schemas only"),
 ]);

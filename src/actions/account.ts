@@ -4,7 +4,7 @@ import { headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { revalidatePath } from "next/cache";
 import { MemberRow } from "../data/entities";
-import { inTransaction } from "../data/orm";
+import { inStudio } from "../data/orm";
 import { auth } from "../server/auth";
 import { requireSignedIn } from "../server/session";
 
@@ -30,6 +30,8 @@ export async function signOutAction(): Promise<void> {
 export async function setUnitsAction(unitSystem: "metric" | "imperial"): Promise<void> {
   const { scope } = await requireSignedIn();
   const system = unitSystem === "imperial" ? "imperial" : "metric";
-  await inTransaction((em) => em.nativeUpdate(MemberRow, { studioId: scope.studioId, userId: scope.actorId }, { unitSystem: system }));
+  await inStudio(scope.studioId, (em) =>
+    em.nativeUpdate(MemberRow, { studioId: scope.studioId, userId: scope.actorId }, { unitSystem: system }),
+  );
   revalidatePath("/", "layout");
 }

@@ -1,17 +1,35 @@
 "use server";
+import Joi from "joi";
 import { choosePosture, recordMeasure } from "../data/loop/calibrate";
-import { addClearance, addClient, setDailyHeight } from "../data/repos/client.repo";
+import { clearWarning, correctComplaint, correctDetails, erase, takeInClient } from "../data/loop/correct";
 import { withRecord } from "../data/loop/load";
+import { setDailyHeight } from "../data/repos/client.repo";
 import { newMeasureSchema, postureChoiceSchema } from "../schemas/body.schema";
-import { clearanceSchema, dailyHeightSchema, newClientSchema } from "../schemas/client.schema";
+import { complaintChangeSchema, dailyHeightSchema, detailsSchema, newClientSchema } from "../schemas/client.schema";
+import { clearanceSchema } from "../schemas/limit.schema";
 import { type StepResult, takeStep } from "./step";
 
 export async function addClientAction(input: unknown): Promise<StepResult<{ clientId: string }>> {
-  return takeStep("add-client", newClientSchema, input, async ({ scope, today }, em, { heightM, massKg, ...profile }) => {
-    const id = crypto.randomUUID();
-    await addClient(scope, em, { id, ...profile }, { day: today, heightM, massKg });
-    return { ok: true, clientId: id };
-  });
+  return takeStep("add-client", newClientSchema, input, ({ scope, today }, em, { heightM, massKg, complaints, ...profile }) =>
+    takeInClient(scope, em, profile, complaints, { day: today, heightM, massKg }),
+  );
+}
+
+/** Details corrected, or the client put away; the old ones are kept. */
+export async function correctDetailsAction(input: unknown): Promise<StepResult> {
+  return takeStep("details", detailsSchema, input, ({ scope }, em, details) => correctDetails(scope, em, details));
+}
+
+/** What hurts: added, corrected or ended. */
+export async function correctComplaintAction(clientId: string, input: unknown): Promise<StepResult> {
+  return takeStep("complaint", complaintChangeSchema, input, ({ scope, today }, em, { complaint, isEnded }) =>
+    correctComplaint(scope, em, clientId, complaint, isEnded ? today : null),
+  );
+}
+
+/** Every trace of one client, on request. */
+export async function eraseClientAction(clientId: string): Promise<StepResult> {
+  return takeStep("erase", Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
 }
 
 /** A body measured again, with what follows from it for posture and ceilings. */
@@ -38,11 +56,9 @@ export async function setDailyHeightAction(clientId: string, input: unknown): Pr
   );
 }
 
-export async function recordClearanceAction(clientId: string, input: unknown): Promise<StepResult> {
+/** A clinician's clearance of one warning sign. */
+export async function clearWarningAction(clientId: string, input: unknown): Promise<StepResult> {
   return takeStep("clearance", clearanceSchema, input, ({ scope, today }, em, clearance) =>
-    withRecord(scope, em, clientId, async () => {
-      await addClearance(scope, em, clientId, { ...clearance, day: today });
-      return { ok: true };
-    }),
+    clearWarning(scope, em, clientId, { ...clearance, day: today }),
   );
 }

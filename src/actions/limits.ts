@@ -1,33 +1,32 @@
 "use server";
 import Joi from "joi";
 import { raiseCeiling, recordCalmPose } from "../data/loop/calibrate";
-import { refuse, withRecord } from "../data/loop/load";
-import { addLimit, liftLimit } from "../data/repos/client.repo";
+import { endLimit } from "../data/loop/correct";
+import { withRecord } from "../data/loop/load";
+import { addLimit } from "../data/repos/client.repo";
 import { calmPoseSchema, liftSchema, newLimitSchema } from "../schemas/limit.schema";
 import { type StepResult, takeStep } from "./step";
 
+/** Its id is made where the form is: sent twice, it is one limit. */
 export async function addLimitAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("add-limit", newLimitSchema, input, ({ scope }, em, limit) =>
-    withRecord(scope, em, clientId, async () => {
-      await addLimit(scope, em, clientId, limit);
+  return takeStep("add-limit", newLimitSchema, input, ({ scope }, em, { id, ...limit }) =>
+    withRecord(scope, em, clientId, async ({ limits }) => {
+      if (!limits.some((each) => each.id === id)) await addLimit(scope, em, clientId, limit, id);
       return { ok: true };
     }),
   );
 }
 
+/** Lifted by whoever may, or entered by mistake. */
 export async function liftLimitAction(clientId: string, input: unknown): Promise<StepResult> {
   return takeStep("lift-limit", liftSchema, input, ({ scope, today }, em, { limitId, ...lift }) =>
-    withRecord(scope, em, clientId, async ({ limits }) => {
-      if (!limits.some(({ id, lift: already }) => id === limitId && !already)) return refuse({ code: "no-such-client" });
-      await liftLimit(scope, em, limitId, { ...lift, day: today });
-      return { ok: true };
-    }),
+    endLimit(scope, em, clientId, limitId, { ...lift, day: today }),
   );
 }
 
 export async function recordCalmPoseAction(clientId: string, input: unknown): Promise<StepResult> {
   return takeStep("calm-pose", calmPoseSchema, input, ({ scope, today }, em, pose) =>
-    recordCalmPose(scope, em, clientId, { ...pose, id: crypto.randomUUID(), day: today }),
+    recordCalmPose(scope, em, clientId, { ...pose, day: today }),
   );
 }
 

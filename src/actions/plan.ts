@@ -1,9 +1,10 @@
 "use server";
-import Joi from "joi";
-import { DEFAULT_KIT } from "../core";
+import { DEFAULT_KIT } from "../core/fit/context";
+import { correctSession } from "../data/loop/correct";
 import { answerMorning } from "../data/loop/morning";
-import { decideSession, keepRung, openSession } from "../data/loop/plan";
-import { decisionChoiceSchema, morningSchema, rungChoiceSchema } from "../schemas/plan.schema";
+import { decideItem, keepRung, openSession } from "../data/loop/plan";
+import { sessionCorrectionSchema } from "../schemas/floor.schema";
+import { decisionChoiceSchema, morningSchema, rungChoiceSchema, sessionChoiceSchema } from "../schemas/plan.schema";
 import { type StepResult, takeStep } from "./step";
 
 export async function keepRungAction(clientId: string, input: unknown): Promise<StepResult> {
@@ -12,16 +13,25 @@ export async function keepRungAction(clientId: string, input: unknown): Promise<
   );
 }
 
-export async function openSessionAction(clientId: string): Promise<StepResult<{ sessionId: string }>> {
-  return takeStep("open-session", Joi.any(), null, ({ scope, today }, em) => openSession(scope, em, clientId, today));
+export async function openSessionAction(clientId: string, input: unknown): Promise<StepResult<{ sessionId: string }>> {
+  return takeStep("open-session", sessionChoiceSchema, input, ({ scope, today }, em, { prescriptionIds }) =>
+    openSession(scope, em, clientId, today, prescriptionIds),
+  );
 }
 
 export async function answerMorningAction(clientId: string, input: unknown): Promise<StepResult> {
   return takeStep("morning", morningSchema, input, ({ scope, today }, em, morning) => answerMorning(scope, em, clientId, morning, today));
 }
 
-export async function decideAction(clientId: string, input: unknown): Promise<StepResult> {
+export async function decideAction(clientId: string, input: unknown): Promise<StepResult<{ isSuperseded: boolean }>> {
   return takeStep("decide", decisionChoiceSchema, input, ({ scope, today }, em, choice) =>
-    decideSession(scope, em, clientId, choice, today, DEFAULT_KIT),
+    decideItem(scope, em, clientId, choice, today, DEFAULT_KIT),
+  );
+}
+
+/** A set of any day put right, or a session ended too early gone on with. */
+export async function correctSessionAction(clientId: string, input: unknown): Promise<StepResult> {
+  return takeStep("correct-session", sessionCorrectionSchema, input, ({ scope }, em, { sessionId, body }) =>
+    correctSession(scope, em, clientId, sessionId, body, new Date()),
   );
 }

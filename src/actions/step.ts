@@ -1,9 +1,10 @@
+import { UniqueConstraintViolationException } from "@mikro-orm/core";
+import type { EntityManager } from "@mikro-orm/postgresql";
 import type Joi from "joi";
 import { revalidatePath } from "next/cache";
-import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Issue } from "../core";
+import type { Issue } from "../core/reasons";
 import type { Refusal, Taken } from "../data/loop/load";
-import { inTransaction } from "../data/orm";
+import { inStudio } from "../data/orm";
 import { parse } from "../schemas/parse";
 import { log } from "../server/log";
 import { requireSignedIn, type SignedIn } from "../server/session";
@@ -11,7 +12,17 @@ import { requireSignedIn, type SignedIn } from "../server/session";
 /** What every action answers: done, or why not, as data. */
 export type StepResult<T = object> = ({ ok: true } & T) | { ok: false; issues: Issue[] } | { ok: false; refusal: Refusal };
 
-/** A public endpoint in one shape: authorise, parse, take the step in one transaction, refresh what shows it. */
+/** Another tablet was there first: looked at again, the step finds what it made. */
+async function onceMore<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof UniqueConstraintViolationException) return work();
+    throw error;
+  }
+}
+
+/** A public endpoint in one shape: authorise, parse, take the step in one transaction of this studio, refresh what shows it. */
 export async function takeStep<I, T extends object>(
   name: string,
   schema: Joi.Schema<I>,
@@ -21,7 +32,7 @@ export async function takeStep<I, T extends object>(
   const by = await requireSignedIn();
   const parsed = parse(schema, input);
   if (!parsed.ok) return parsed;
-  const taken = await inTransaction((em) => work(by, em, parsed.value));
+  const taken = await onceMore(() => inStudio(by.scope.studioId, (em) => work(by, em, parsed.value)));
   log.info({ step: name, studio: by.scope.studioId, outcome: taken.ok ? "taken" : taken.refusal.code });
   if (taken.ok) revalidatePath("/", "layout");
   return taken;

@@ -1,4 +1,4 @@
-import { getOrm } from "../data/orm";
+import { readStudio } from "../data/orm";
 import { listClients } from "../data/repos/client.repo";
 import { requireSignedIn } from "../server/session";
 import { ClientList } from "../ui/clients/client-list";
@@ -6,7 +6,7 @@ import { Header } from "../ui/shell/header";
 
 export default async function ClientsPage() {
   const { scope, studioName, unitSystem, today } = await requireSignedIn();
-  const clients = await listClients(scope, (await getOrm()).em.fork());
+  const clients = await readStudio(scope.studioId, (em) => listClients(scope, em));
   return (
     <>
       <Header units={unitSystem} />

@@ -2,14 +2,14 @@ import "server-only";
 import { notFound } from "next/navigation";
 import { cache } from "react";
 import { validate as isUuid } from "uuid";
-import type { ClientRecord } from "../core";
-import { getOrm } from "../data/orm";
+import type { ClientRecord } from "../core/record/record";
+import { readStudio } from "../data/orm";
 import { loadRecord } from "../data/repos/record.repo";
 import { requireSignedIn } from "./session";
 
-/** The client of this page, of the signed-in studio; anything else is not found. Once per request. */
-export const requireRecord = cache(async (clientId: string): Promise<ClientRecord> => {
+/** The client of this page, of the signed-in studio; anything else is not found. Once per request, in one snapshot. */
+export const requireRecord = cache(async (clientId: string, sessionCount?: number): Promise<ClientRecord> => {
   const { scope } = await requireSignedIn();
-  const record = isUuid(clientId) ? await loadRecord(scope, (await getOrm()).em.fork(), clientId) : null;
+  const record = isUuid(clientId) ? await readStudio(scope.studioId, (em) => loadRecord(scope, em, clientId, sessionCount)) : null;
   return record ?? notFound();
 });

@@ -1,13 +1,13 @@
+import type { UnitSystem } from "../core/units";
 import "server-only";
 import { today as todayIn } from "@internationalized/date";
 import { headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
-import type { Day } from "../core";
+import type { Day } from "../core/limits/limit";
 import { MemberRow, StudioRow } from "../data/entities";
-import { getOrm } from "../data/orm";
+import { getOrm, readStudio } from "../data/orm";
 import type { Scope } from "../data/scope";
-import type { UnitSystem } from "../ui/text/quantity-text";
 import { auth } from "./auth";
 
 /** Who is signed in, for which studio, and what day it is there. */
@@ -24,9 +24,8 @@ export interface SignedIn {
 export const signedIn = cache(async (): Promise<SignedIn | null> => {
   const session = await auth().api.getSession({ headers: await headers() });
   if (!session) return null;
-  const em = (await getOrm()).em.fork();
-  const member = await em.findOne(MemberRow, { userId: session.user.id });
-  const studio = member && (await em.findOne(StudioRow, { id: member.studioId }));
+  const member = await (await getOrm()).em.fork().findOne(MemberRow, { userId: session.user.id });
+  const studio = member && (await readStudio(member.studioId, (em) => em.findOne(StudioRow, { id: member.studioId })));
   if (!member || !studio) return null;
   return {
     scope: { studioId: member.studioId, actorId: member.userId },

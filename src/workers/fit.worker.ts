@@ -1,11 +1,26 @@
 import { expose } from "comlink";
-import { type Candidate, fitCatalogue, type FitContext, type Setting, variationsOf } from "../core";
+import { variationById, variationsOf } from "../core/catalogue/catalogue";
+import type { Pattern } from "../core/catalogue/variation";
+import type { FitContext, Place } from "../core/fit/context";
+import { fitCatalogue, leverCeilings } from "../core/fit/search";
+import { stairAround, stairToGoal } from "../core/fit/stair";
+import { easeByLever, nextBuild } from "../core/fit/step";
+import type { Setting } from "../core/templates/lever";
 
-/** The catalogue search, off the page's thread. */
-export class FitWorker {
-  search(context: FitContext, known: Setting): Candidate[] {
-    return fitCatalogue(context, variationsOf("squat"), known);
-  }
-}
+/** How much of the stair is in view around a rung. */
+const STAIR = { down: 2, up: 6 };
 
-expose(new FitWorker());
+/** Whatever takes longer than a frame: searching, stairs and ways, off the page's thread. */
+const work = {
+  search: (context: FitContext, pattern: Pattern, known: Setting) => fitCatalogue(context, variationsOf(pattern), known),
+  around: (context: FitContext, place: Place) => ({
+    stair: stairAround(context, place, STAIR),
+    ease: easeByLever(context, place),
+    build: nextBuild(context, place),
+    leverCeilings: leverCeilings(context, variationById(place.variationId), place.setting),
+  }),
+  route: (context: FitContext, from: Place, goal: Place) => stairToGoal(context, from, goal),
+};
+export type FitWork = typeof work;
+
+expose(work);

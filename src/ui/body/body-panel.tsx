@@ -1,10 +1,11 @@
 "use client";
-import { type Body, BODY_LIMITS, type BodyMeasure, bodyFromMeasure, kgFromLb, lbFromKg } from "../../core";
+import { type Body, BODY_LIMITS, type BodyMeasure, bodyFromMeasure } from "../../core/body/body";
+import { kgFromLb, lbFromKg, type UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField, NumberField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
 import { lengthField } from "../kit/unit-field";
-import { lengthText, type UnitSystem } from "../text/quantity-text";
+import { lengthText } from "../text/quantity-text";
 
 type Taped = "shankM" | "thighM" | "trunkM";
 const TAPED: readonly { key: Taped; label: string; how: string }[] = [

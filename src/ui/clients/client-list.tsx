@@ -2,8 +2,9 @@
 import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
-import type { ClientLine, Day } from "../../core";
-import { TextField } from "../kit/fields";
+import type { Day } from "../../core/limits/limit";
+import type { ClientLine } from "../../core/record/record";
+import { CheckField, TextField } from "../kit/fields";
 import { Page, Row, Soft } from "../kit/layout";
 import { ageOn, agoText } from "../text/day-text";
 import { responseText } from "../text/decision-text";
@@ -50,11 +51,20 @@ const Response = styled.span<{ $flare: boolean }>`
   ${({ $flare }) => $flare && `color: ${color.oxide}; font-weight: 700;`}
 `;
 
+const Alarm = styled.strong`
+  display: block;
+  color: ${color.oxide};
+`;
+
 /** The studio's clients; one line each, one tap to Fit. */
 export function ClientList({ clients, studioName, today }: { clients: readonly ClientLine[]; studioName: string; today: Day }) {
   const [search, setSearch] = useState("");
   const wanted = search.trim().toLowerCase();
-  const shown = clients.filter(({ name, complaint }) => `${name} ${complaint}`.toLowerCase().includes(wanted));
+  const [withArchived, setWithArchived] = useState(false);
+  const listed = clients.filter(({ archivedDay }) => withArchived || archivedDay === null);
+  const shown = listed
+    .filter(({ name, complaints }) => `${name} ${complaints.join(" ")}`.toLowerCase().includes(wanted))
+    .toSorted((a, b) => b.openWarningCount - a.openWarningCount);
   return (
     <Page>
       <Row style={{ justifyContent: "space-between", alignItems: "end" }}>
@@ -63,6 +73,9 @@ export function ClientList({ clients, studioName, today }: { clients: readonly C
           <Soft>{studioName}</Soft>
         </div>
         <Row style={{ alignItems: "end" }}>
+          {clients.some(({ archivedDay }) => archivedDay !== null) && (
+            <CheckField label="Those put away too" isSelected={withArchived} onChange={setWithArchived} />
+          )}
           <TextField label="Search" value={search} onChange={setSearch} />
           <Add href="/clients/new">Add a client</Add>
         </Row>
@@ -74,7 +87,11 @@ export function ClientList({ clients, studioName, today }: { clients: readonly C
               <span>
                 <strong>{client.name}</strong> <Soft>{ageOn(client.birthYear, today)}</Soft>
               </span>
-              <span>{client.complaint}</span>
+              <span>
+                {client.openWarningCount > 0 && <Alarm>Warning sign open</Alarm>}
+                {client.complaints.join("; ")}
+                {client.archivedDay !== null && <Soft> Put away.</Soft>}
+              </span>
               <Soft>{client.goal}</Soft>
               <span>
                 {client.lastSessionDay ? `Trained ${agoText(client.lastSessionDay, today)}` : "No session yet"}
@@ -90,7 +107,9 @@ export function ClientList({ clients, studioName, today }: { clients: readonly C
         ))}
       </Lines>
       {shown.length === 0 && (
-        <p style={{ marginTop: 16 }}>{clients.length === 0 ? "No clients yet. Add the first one." : "Nobody by that name."}</p>
+        <p style={{ marginTop: 16 }}>
+          {listed.length === 0 && wanted === "" ? "No clients yet. Add the first one." : "Nobody by that name."}
+        </p>
       )}
     </Page>
   );

@@ -1,42 +1,38 @@
 "use client";
 import { useRouter } from "next/navigation";
+import { v4 as newUuid } from "uuid";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { addClientAction } from "../../actions/clients";
-import { BODY_LIMITS, inFromM, kgFromLb, lbFromKg, mFromIn, type Sex, type Side } from "../../core";
+import { BODY_LIMITS, type Sex } from "../../core/body/body";
+import { inFromM, kgFromLb, lbFromKg, mFromIn, type UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { ChoiceField, NumberField, TextField } from "../kit/fields";
 import { Card, Page, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import type { UnitSystem } from "../text/quantity-text";
+import { ComplaintFields, emptyComplaint, isComplete } from "./complaint-fields";
 
 const SEXES = [
   { id: "female", label: "Female" },
   { id: "male", label: "Male" },
-] as const;
-const SIDES = [
-  { id: "left", label: "Left" },
-  { id: "right", label: "Right" },
 ] as const;
 
 /** The fewest entries that lead to a first safe set; limits and the calm seat come next. */
 export function NewClientForm({ units }: { units: UnitSystem }) {
   const router = useRouter();
   const [name, setName] = useState("");
-  const [birthYear, setBirthYear] = useState(1964);
+  const [id] = useState(() => newUuid()); // made here: sent twice, it is one client
+  const [birthYear, setBirthYear] = useState(NaN);
   const [sex, setSex] = useState<Sex | null>(null);
-  const [complaint, setComplaint] = useState("");
+  const [complaint, setComplaint] = useState(() => emptyComplaint(newUuid()));
   const [goal, setGoal] = useState("");
-  const [side, setSide] = useState<Side | null>(null);
   const [heightM, setHeightM] = useState(NaN);
   const [massKg, setMassKg] = useState(NaN);
-  const [baselinePainScore, setBaseline] = useState(NaN);
-  const [painLimitScore, setPainLimit] = useState(3);
   const { take, isTaking, problem } = useStep();
   const isMetric = units === "metric";
   const { heightM: stature, massKg: mass } = BODY_LIMITS;
-  const input = { name, birthYear, sex, complaint, goal, side, heightM, massKg, baselinePainScore, painLimitScore };
+  const input = { id, name, birthYear, sex, complaints: [complaint], conditions: [], archivedDay: null, goal, heightM, massKg };
   const submit = (): void =>
     take(
       () => addClientAction(input),
@@ -61,6 +57,7 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
               <NumberField
                 label="Year of birth"
                 formatOptions={{ useGrouping: false }}
+                isRequired
                 minValue={1915}
                 maxValue={2010}
                 value={birthYear}
@@ -90,37 +87,10 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
                 onChange={(value) => setMassKg(isMetric ? value : kgFromLb(value))}
               />
             </Row>
-            <TextField
-              label="What hurts"
-              isRequired
-              value={complaint}
-              onChange={setComplaint}
-              hint="In the client's words: right kneecap on stairs down"
-            />
-            <ChoiceField label="Side to watch" options={SIDES} value={side} onChange={setSide} />
-            <Row $gap={24} style={{ alignItems: "start" }}>
-              <NumberField
-                label="Usual morning pain"
-                unit="0 to 10"
-                isRequired
-                minValue={0}
-                maxValue={10}
-                value={baselinePainScore}
-                onChange={setBaseline}
-              />
-              <NumberField
-                label="Pain agreed during a set"
-                unit="0 to 5"
-                minValue={0}
-                maxValue={5}
-                value={painLimitScore}
-                onChange={setPainLimit}
-                hint="Never sharp, settled next morning"
-              />
-            </Row>
+            <ComplaintFields value={complaint} onChange={setComplaint} />
             <TextField label="What the client wants back" value={goal} onChange={setGoal} />
             <Problem text={problem} />
-            <Button type="submit" $tone="primary" isDisabled={isTaking}>
+            <Button type="submit" $tone="primary" isDisabled={isTaking || !isComplete(complaint)}>
               Add the client
             </Button>
           </Stack>

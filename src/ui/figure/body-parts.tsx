@@ -1,5 +1,5 @@
 "use client";
-import type { ShownJoint } from "../../core";
+import type { ShownJoint } from "../../core/templates/pose";
 import { angleText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 import { type FigurePose, type FigureShape, jointMark, type LegShape, type Limb } from "./drawing";
@@ -45,14 +45,16 @@ export function Silhouette({ shape, hasArms = true }: { shape: FigureShape; hasA
 export function Ghost({ shape, label }: { shape: FigureShape; label: string }) {
   const { ankle, knee, hip, shoulder } = shape.joints;
   const line = [ankle, knee, hip, shoulder].map((p) => p.join(",")).join(" ");
+  const { at, radius } = shape.head;
+  const isLying = Math.abs(shoulder[1] - hip[1]) < Math.abs(shoulder[0] - hip[0]); // beside the head there is no room then
   return (
     <g stroke="#8fa3ab" fill="none" strokeWidth={1.4} strokeDasharray="3 3" pointerEvents="none">
       <polyline points={line} />
-      <circle cx={shape.head.at[0]} cy={shape.head.at[1]} r={shape.head.radius} />
+      <circle cx={at[0]} cy={at[1]} r={radius} />
       <text
-        x={shape.head.at[0] - shape.head.radius - 3}
-        y={shape.head.at[1]}
-        textAnchor="end"
+        x={at[0] - radius - (isLying ? 0 : 3)}
+        y={at[1] - (isLying ? radius + 4 : 0)}
+        textAnchor={isLying ? "start" : "end"}
         fontSize={SMALL}
         stroke="none"
         fill={color.inkSoft}

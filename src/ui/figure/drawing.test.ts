@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { demandOf, DEFAULT_POSTURE, type StandingPose, variationById, variationScene } from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import { DEFAULT_POSTURE } from "../../core/mechanics/posture";
+import type { StandingPose } from "../../core/mechanics/standing.types";
 import { BODY } from "../../core/fit/fit.fixture";
 import { figurePose, figureShape, jointMark, legShape, spot } from "./drawing";
 

@@ -1,14 +1,10 @@
-import {
-  BALL_FRACTION,
-  type Body,
-  cosDeg,
-  type LegGeometry,
-  type Point,
-  type ShownJoint,
-  sinDeg,
-  solePoint,
-  type StandingPose,
-} from "../../core";
+import type { Body } from "../../core/body/body";
+import { BALL_FRACTION } from "../../core/body/segments.data";
+import { solePoint } from "../../core/mechanics/foot";
+import type { LegGeometry } from "../../core/mechanics/standing.types";
+import type { Point } from "../../core/mechanics/vector";
+import type { ShownJoint } from "../../core/templates/pose";
+import { cosDeg, sinDeg } from "../../core/units";
 
 /** The figure's geometry in drawing units: centimetres, y down, origin under the ankle. No markup here. */
 export type Spot = readonly [x: number, y: number];
@@ -115,8 +111,6 @@ export interface FigurePose {
   pressure: Point | null;
   centreOfMassXM: number | null;
 }
-
-export const figurePose = (pose: StandingPose): FigurePose => ({ ...pose, leg: pose });
 
 export function figureShape(body: Body, pose: FigurePose, isOnWedge = false): FigureShape {
   const size = body.heightM / 1.7;

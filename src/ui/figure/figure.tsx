@@ -1,42 +1,55 @@
 "use client";
-import {
-  type Body,
-  JOINT_OF,
-  type LeverId,
-  type LoadChannelId,
-  rangeOf,
-  type SceneProp,
-  type Setting,
-  type StandingPose,
-  type Variation,
-  variationScene,
-} from "../../core";
-import { leverName } from "../text/lever-text";
-import { angleText, handText, lengthText, type UnitSystem } from "../text/quantity-text";
+import { useMemo } from "react";
+import type { Demand } from "../../core/mechanics/channels";
+import { type Form, leversOf, movedBy } from "../../core/templates/form";
+import { type LeverId, LEVERS, type Setting, withLever } from "../../core/templates/lever";
+import { type Pose, poseOf, type PoseResult, type ShownJoint, tightestJoint } from "../../core/templates/pose";
+import type { Subject } from "../../core/templates/template";
+import { nFromKgf, type UnitSystem } from "../../core/units";
+import { leverName, leverValueText } from "../text/lever-text";
+import { angleText, lengthText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
-import { BalanceLine, Ghost, JointAngle, Silhouette, SMALL } from "./body-parts";
-import { figurePose, figureShape, spot } from "./drawing";
+import { BalanceLine, Ghost, JointAngle, OtherLeg, Silhouette, SMALL } from "./body-parts";
+import { figureShape, jointMark, legShape } from "./drawing";
+import { figureOf, floorYOf, frameOf, gripOf } from "./frame";
 import { LeverHandle } from "./lever-handle";
-import { Floor, ForceArrow, LoadMark, Scene, SEAT_BEHIND } from "./scene";
-
-const LEFT = -88;
-const WIDTH = 196;
-const BELOW = 12;
+import { Floor, ForceArrow, Scene, SEAT_BEHIND } from "./scene";
 
 export interface FigureProps {
-  body: Body;
-  pose: StandingPose;
-  variation: Variation;
+  subject: Subject;
+  form: Form;
+  name: string;
   setting: Setting;
+  pose: Pose;
+  demands: readonly Demand[];
   units: UnitSystem;
   /** The pose last trained, drawn faintly behind. */
-  ghost?: { pose: StandingPose; label: string } | null;
-  /** The channel nearest its ceiling: its joint's angle is the one that is drawn. */
-  tightest?: LoadChannelId;
+  ghost?: { pose: Pose; label: string } | null;
+  /** The joint whose angle is drawn: the one nearest its ceiling; else the one most asked of. */
+  joint?: ShownJoint;
   /** Said under the knee's angle. */
   kneeNote?: string;
-  increments?: Readonly<Record<LeverId, number>>;
+  /** The movement lever from where it begins to its end; its own range otherwise. */
+  plays?: readonly [from: number, to: number];
+  increments: Readonly<Record<LeverId, number>>;
   onLever?: (lever: LeverId, value: number) => void;
+}
+
+/** Poses at both ends and the middle of the movement's lever, the others as they stand: what the frame must hold. */
+function useEnds({ subject, form, setting, plays }: FigureProps): {
+  ends: readonly PoseResult[];
+  from: number;
+  to: number;
+  lever: LeverId;
+} {
+  const lever = movedBy(form);
+  const others = JSON.stringify({ ...setting, [lever]: null });
+  return useMemo(() => {
+    const row = leversOf(subject, form).find((range) => range.lever === lever);
+    const [from, to] = plays ?? (LEVERS[lever].harder === "less" ? [row?.max ?? 0, row?.min ?? 1] : [row?.min ?? 0, row?.max ?? 1]);
+    const at = (value: number): PoseResult => poseOf(subject, form, withLever(JSON.parse(others) as Setting, lever, value));
+    return { ends: [from, (from + to) / 2, to].map(at), from, to, lever };
+  }, [subject, form, others, lever, plays]);
 }
 
 /** A seat's height beside it. */
@@ -52,78 +65,88 @@ function SeatHeight({ x, heightM, units }: { x: number; heightM: number; units: 
   );
 }
 
-/** The client to scale in the chosen set-up: body, seat, support, load, forces, balance line, and last time's pose. */
-export function Figure({ body, pose, variation, setting, units, ghost, tightest, kneeNote, increments, onLever }: FigureProps) {
-  const shape = figureShape(body, figurePose(pose));
-  const height = body.heightM * 87 + BELOW;
-  const { seatHeightM, handForceN, kneeFlexionDeg, loadKg = 0 } = setting;
-  const { hip, knee, hand, shoulder } = shape.joints;
-  const scene = variationScene(body, variation, setting, pose);
-  const of = (isSeat: boolean): SceneProp[] => scene.filter(({ kind }) => (kind === "seat") === isSeat);
-  const seatY = seatHeightM === undefined ? null : -seatHeightM * 100;
-  const seatLeft = hip[0] - SEAT_BEHIND;
-  const handle = (lever: LeverId, value: number, perUnitUp: number, valueText: string) => {
-    const range = rangeOf(variation, lever);
-    if (!onLever || !increments || !range) return null;
-    const { min, max } = range;
-    const onChange = (next: number): void => onLever(lever, next);
-    return { label: leverName(lever), value, perUnitUp, valueText, min, max, increment: increments[lever], onChange };
+/** The body to scale in any set-up: what it stands in, forces, balance, last time's pose; its levers held where they are. */
+export function Figure(props: FigureProps) {
+  const { subject, form, name, setting, pose, demands, units, ghost, kneeNote, increments, onLever } = props;
+  const { ends, from, to, lever: movement } = useEnds(props);
+  const { left, right, top, bottom } = frameOf(ends, pose);
+  const figure = figureOf(pose);
+  const isOnWedge = pose.scene.some(({ kind }) => kind === "wedge");
+  const shape = figureShape(pose.body, figure, isOnWedge);
+  const joint = props.joint ?? tightestJoint(pose, demands);
+  const around = { floorY: floorYOf(pose.scene), topY: top, units, turnedDeg: pose.turnedDeg };
+  const isTurned = pose.turnedDeg !== 0;
+  const seat = pose.scene.find((prop) => prop.kind === "seat");
+  const isSeatHeld = movement === "seatHeightM" && seat !== undefined;
+  const isHand = (prop: Pose["scene"][number]): boolean => prop.kind === "force" && setting.handForceN !== undefined && pose.hand !== null;
+  const scene = pose.scene.filter((prop) => prop.kind !== "seat" && !isHand(prop));
+  const handle = (lever: LeverId, perUnitUp: number) => {
+    const row = onLever && leversOf(subject, form).find((range) => range.lever === lever);
+    const value = setting[lever];
+    if (!row || !onLever || value === undefined) return null;
+    const { min, max } = row;
+    const valueText = leverValueText(lever, value, units);
+    return {
+      label: leverName(lever),
+      value,
+      valueText,
+      min,
+      max,
+      perUnitUp,
+      increment: increments[lever],
+      onChange: (next: number) => onLever(lever, next),
+    };
   };
-  const seatHandle = seatHeightM === undefined ? null : handle("seatHeightM", seatHeightM, 0.01, lengthText(seatHeightM, units));
-  const handHandle = handForceN === undefined ? null : handle("handForceN", handForceN, 9.81 / 1.3, handText(handForceN, units));
-  const bendHandle = kneeFlexionDeg === undefined ? null : handle("kneeFlexionDeg", kneeFlexionDeg, -1.4, angleText(kneeFlexionDeg));
-  const isHeld = variation.template.support !== null;
-  const arrowX = hand[0] + 16;
-  const joint = (tightest && JOINT_OF[tightest]) ?? "knee";
-  const seat = <Scene scene={of(true)} layer="behind" floorY={0} topY={-height} units={units} />;
-  const arrow =
-    handForceN === undefined ? null : (
-      <ForceArrow at={[arrowX, hand[1] - 2]} fxN={0} fyN={handForceN} units={units} word={isHeld ? "straight down" : ""} />
-    );
-  const { loadAt } = variation.template;
-  const centre = shape.centreX ?? 0;
-  const pressureX = shape.pressure?.[0] ?? 0;
+  const held = gripOf(ends, { from, to });
+  const grip = held && !isSeatHeld ? { at: shape.joints[held.joint], handle: handle(movement, held.perUnitUp) } : null;
+  const seatHandle = isSeatHeld ? handle("seatHeightM", 0.01) : null;
+  const handHandle = setting.handForceN === undefined ? null : handle("handForceN", nFromKgf(1) / 1.3);
+  const arrowAt = [shape.joints.hand[0] + 16, shape.joints.hand[1] - 2] as const;
+  const seatLeft = (seat?.underXM ?? 0) * 100 - SEAT_BEHIND;
+  const seatDrawn = seat && <Scene scene={[seat]} layer="behind" {...around} />;
+  const arrow = setting.handForceN !== undefined && pose.hand !== null && (
+    <ForceArrow at={arrowAt} fxN={0} fyN={setting.handForceN} units={units} word={setting.handForceN > 0 ? "straight down" : ""} />
+  );
   return (
     <svg
-      viewBox={`${LEFT} ${-height + BELOW} ${WIDTH} ${height}`}
+      viewBox={`${left} ${top} ${right - left} ${bottom - top}`}
       width="100%"
       height="100%"
+      preserveAspectRatio="xMidYMax meet"
       role="group"
-      aria-label={`${variation.name}: knee bent ${angleText(pose.kneeFlexionDeg)}, shin ${angleText(pose.shankLeanDeg)} forward, trunk ${angleText(pose.trunkLeanDeg)} forward`}
+      aria-label={`${name}, ${joint.replace("-", " ")} ${angleText(jointMark(figure, joint).angleDeg)}`}
       fontFamily={font.text}
-      overflow="visible"
     >
-      <Floor y={0} />
-      {ghost && <Ghost shape={figureShape(body, figurePose(ghost.pose))} label={ghost.label} />}
-      {seatHeightM !== undefined && <SeatHeight x={seatLeft} heightM={seatHeightM} units={units} />}
-      {seatHandle && seatY !== null ? (
-        <LeverHandle {...seatHandle} at={{ x: seatLeft - 2, y: seatY - 3, width: 42, height: 3 - seatY }}>
-          {seat}
+      {!isTurned && <Floor y={around.floorY} />}
+      {ghost && !isTurned && <Ghost shape={figureShape(ghost.pose.body, figureOf(ghost.pose))} label={ghost.label} />}
+      {seat && <SeatHeight x={seatLeft} heightM={seat.heightM} units={units} />}
+      {seat && seatHandle ? (
+        <LeverHandle {...seatHandle} at={{ x: seatLeft - 2, y: -seat.heightM * 100 - 3, width: 42, height: seat.heightM * 100 + 3 }}>
+          {seatDrawn}
         </LeverHandle>
       ) : (
-        seat
+        seatDrawn
       )}
-      <Scene scene={of(false)} layer="behind" floorY={0} topY={-height} units={units} />
-      <Silhouette shape={shape} />
-      <BalanceLine shape={shape} words={`weight over ${Math.abs(centre - pressureX) > 1 ? "feet and hands" : "mid-foot"}`} />
-      {loadAt && loadKg > 0 && <LoadMark at={loadAt === "back" ? [shoulder[0] - 7, shoulder[1]] : hand} massKg={loadKg} units={units} />}
-      <JointAngle
-        pose={figurePose(pose)}
-        joint={joint}
-        {...(joint === "knee" ? { labelX: Math.max(knee[0], isHeld ? spot(pose.hand)[0] : knee[0]) + 10 } : {})}
-        {...(joint === "knee" && kneeNote ? { note: kneeNote } : {})}
-      />
+      <g {...(isTurned ? { transform: `rotate(${-pose.turnedDeg})` } : {})}>
+        <Scene scene={scene} layer="behind" {...around} />
+        {pose.trail && <OtherLeg leg={legShape(pose.body, pose.trail)} />}
+        <Silhouette shape={shape} hasArms={pose.hand !== null} />
+        <BalanceLine shape={shape} />
+        {shape.pressure && <circle cx={shape.pressure[0]} cy={shape.pressure[1] + 2} r={2.2} fill={color.moss} />}
+        <Scene scene={scene} layer="front" {...around} />
+        {!isTurned && <JointAngle pose={figure} joint={joint} {...(joint === "knee" && kneeNote ? { note: kneeNote } : {})} />}
+      </g>
       {arrow &&
         (handHandle ? (
-          <LeverHandle {...handHandle} at={{ x: arrowX - 8, y: hand[1] - 42, width: 62, height: 44 }}>
+          <LeverHandle {...handHandle} at={{ x: arrowAt[0] - 8, y: arrowAt[1] - 40, width: 62, height: 44 }}>
             {arrow}
           </LeverHandle>
         ) : (
           arrow
         ))}
-      {bendHandle && (
-        <LeverHandle {...bendHandle} at={{ x: hip[0] - 12, y: hip[1] - 12, width: 24, height: 24 }}>
-          <circle cx={hip[0]} cy={hip[1]} r={4} fill={color.paper} stroke={color.brass} strokeWidth={2} />
+      {grip?.handle && (
+        <LeverHandle {...grip.handle} at={{ x: grip.at[0] - 12, y: grip.at[1] - 12, width: 24, height: 24 }}>
+          <circle cx={grip.at[0]} cy={grip.at[1]} r={4.4} fill={color.brass} stroke={color.paper} strokeWidth={1.4} />
         </LeverHandle>
       )}
     </svg>

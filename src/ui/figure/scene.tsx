@@ -1,6 +1,7 @@
 "use client";
-import { kgfFromN, type SceneProp } from "../../core";
-import { handText, massText, type UnitSystem } from "../text/quantity-text";
+import type { SceneProp } from "../../core/templates/scene";
+import { kgfFromN, type UnitSystem } from "../../core/units";
+import { handText, massText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 import { HALO, SMALL } from "./body-parts";
 import { type Spot, spot } from "./drawing";

@@ -1,15 +1,20 @@
 "use client";
 import { useState } from "react";
 import styled from "styled-components";
-import { type Dose, DOSE_LIMITS, doseS } from "../../core";
+import type { Dose, Variation } from "../../core/catalogue/variation";
+import { DOSE_LIMITS, doseS, phasesOf } from "../../core/dose/dose";
 import { Button, TextButton } from "../kit/button";
 import { NumberField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { rangeText, secondsText } from "../text/quantity-text";
 
-export const doseText = ({ setCount, repetitionsLow, repetitionsHigh, tempo }: Dose): string =>
-  `${setCount} × ${rangeText(repetitionsLow, repetitionsHigh)}, lower ${tempo.lowerS}, rest ${tempo.pauseS}, rise ${tempo.riseS}`;
+/** "3 × 8–12, lower 3, pause 1, rise 2", in the order that a repetition runs. */
+export function doseText(dose: Dose, startsBy: Variation["startsBy"]): string {
+  const { setCount, repetitionsLow, repetitionsHigh } = dose;
+  const phases = phasesOf(dose, startsBy).map(({ phase, lengthS }) => `${phase} ${lengthS}`);
+  return `${setCount} × ${rangeText(repetitionsLow, repetitionsHigh)}, ${phases.join(", ")}`;
+}
 
 const Fields = styled(Row)`
   align-items: start;
@@ -17,20 +22,21 @@ const Fields = styled(Row)`
 `;
 
 /** The dose in words, and a small form to change it. */
-export function DoseWords({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void }) {
+export function DoseWords(props: { dose: Dose; startsBy: Variation["startsBy"]; legs: string; onChange: (dose: Dose) => void }) {
+  const { dose, startsBy, legs, onChange } = props;
   const [isOpen, setOpen] = useState(false);
   const { repetitions, setCount, tempoS, riseS, restS } = DOSE_LIMITS;
   const tempo = (part: Partial<Dose["tempo"]>): void => onChange({ ...dose, tempo: { ...dose.tempo, ...part } });
   return (
     <Stack $gap={4}>
       <Row style={{ justifyContent: "space-between" }}>
-        <strong>{doseText(dose)}</strong>
+        <strong>{doseText(dose, startsBy)}</strong>
         <TextButton aria-label="Change the dose" onPress={() => setOpen(true)}>
           change
         </TextButton>
       </Row>
       <span>
-        Both legs together. {dose.restS} s between sets, {secondsText(doseS(dose))} in all.
+        {legs}. {dose.restS} s between sets, {secondsText(doseS(dose))} in all.
       </span>
       <Ask title="Dose" isOpen={isOpen} onClose={() => setOpen(false)}>
         <Fields>
@@ -64,7 +70,7 @@ export function DoseWords({ dose, onChange }: { dose: Dose; onChange: (dose: Dos
             onChange={(lowerS) => tempo({ lowerS })}
           />
           <NumberField
-            label="Rest at the bottom"
+            label="Pause"
             unit="s"
             minValue={tempoS.min}
             maxValue={tempoS.max}

@@ -1,50 +1,59 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { useRouter } from "next/navigation";
-import { useState, useTransition } from "react";
+import { useMemo, useState, useTransition } from "react";
 import styled from "styled-components";
 import { keepRungAction } from "../../actions/plan";
-import {
-  bindingLimits,
-  type DailyTask,
-  type Day,
-  demandOf,
-  type FitContext,
-  type Limit,
-  type StandingPose,
-  variationById,
-} from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import { type Pattern, PATTERNS } from "../../core/catalogue/variation";
+import type { FitContext } from "../../core/fit/context";
+import type { DailyTask } from "../../core/fit/daily";
+import { bindingLimits } from "../../core/limits/limit";
+import type { Demand, Side } from "../../core/mechanics/channels";
+import { parametersOf, templateOf } from "../../core/templates/form";
+import { JOINT_OF, type Pose, poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
 import { Button, Key } from "../kit/button";
-import { TextField } from "../kit/fields";
+import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Stack, Title } from "../kit/layout";
 import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
 import { fitReasonText } from "../text/fit-text";
-import { lengthText, type UnitSystem } from "../text/quantity-text";
+import { settingText } from "../text/lever-text";
 import { problemText } from "../text/problem-text";
 import { color, media } from "../theme/tokens";
 import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
 import { LeversPanel } from "./levers-panel";
+import { PatternTabs } from "./pattern-tabs";
 import { PoseNumbers } from "./pose-numbers";
 import { StairBar } from "./stair-bar";
-import { type Fit, type Plan, useFit } from "./use-fit";
+import { type Fit, type Plan, rangesOf, useFit } from "./use-fit";
 import { VariationList } from "./variation-list";
 
 const FigureCard = styled.section`
+  display: flex;
+  flex-direction: column;
+  height: clamp(476px, calc(100dvh - 286px), 760px); /* what the limits bar and the stair leave of the screen */
   overflow: hidden;
   border: 1px solid ${color.fogDeep};
   border-radius: 4px;
   background: ${color.bone};
   ${media.upright} {
+    height: auto;
     order: -2; /* held upright, the figure and what it asks come before the list */
   }
   .words {
     padding: 10px 16px 0;
   }
   .drawing {
+    flex: 1 1 0;
+    min-height: 0;
     overflow: hidden;
-    height: 326px;
+    ${media.upright} {
+      flex: none;
+      height: 326px;
+    }
     ${media.phone} {
       height: 300px;
     }
@@ -55,81 +64,154 @@ const Asked = styled(Stack)`
     order: -1;
   }
 `;
+
 export interface FitScreenProps {
   clientId: string;
   context: FitContext;
-  plan: Plan | null;
+  plans: readonly Plan[];
   provisional: readonly string[];
   dailyTasks: readonly DailyTask[];
   painLimitScore: number;
-  today: Day;
   units: UnitSystem;
   isStopped: boolean;
 }
 
 /** How far the knee stays under the tightest limit on its bend. */
-function kneeNote(limits: readonly Limit[], pose: StandingPose, today: Day): string | undefined {
-  const bends = bindingLimits(limits, today).flatMap(({ rule }) => (rule.kind === "knee-bend" ? [rule.maxDeg] : []));
-  if (bends.length === 0) return undefined;
-  const roomDeg = Math.round(Math.min(...bends) - pose.kneeFlexionDeg);
+function kneeNote({ limits, today }: FitContext, demands: readonly Demand[]): string | undefined {
+  const bends = bindingLimits(limits, today).flatMap(({ rule }) =>
+    rule.kind === "most" && rule.channel === "kneeFlexion" ? [rule.most] : [],
+  );
+  const kneeDeg = Math.max(...demands.filter(({ channel }) => channel === "kneeFlexion").map(({ high }) => high));
+  if (bends.length === 0 || !Number.isFinite(kneeDeg)) return undefined;
+  const roomDeg = Math.round(Math.min(...bends) - kneeDeg);
   return roomDeg >= 0 ? `${roomDeg}° under the limit` : `${-roomDeg}° past the limit`;
 }
 
-function ghostOf({ context, plan, units }: FitScreenProps, fit: Fit): { pose: StandingPose; label: string } | null {
-  if (!plan || (plan.variationId === fit.variation.id && plan.setting === fit.setting)) return null;
-  const demand = demandOf(context.subject, variationById(plan.variationId), plan.setting);
-  if (!demand.ok) return null;
-  const { seatHeightM } = plan.setting;
-  return { pose: demand.pose, label: seatHeightM === undefined ? "last time" : `last time, ${lengthText(seatHeightM, units)}` };
+function ghostOf({ plans, units }: FitScreenProps, { context, pattern, here }: Fit): { pose: Pose; label: string } | null {
+  const plan = plans.findLast((each) => each.pattern === pattern && each.side === context.subject.leadSide);
+  if (!plan || (plan.variationId === here.variationId && plan.setting === here.setting)) return null;
+  const pose = poseOf(context.subject, variationById(plan.variationId), plan.setting);
+  return pose.ok ? { pose, label: `last time, ${settingText(plan.setting, units).split(", ")[0] ?? ""}` } : null;
 }
 
-/** Keep: the rung and dose become the plan. A closed one asks why; a limit or a warning sign refuses. */
-function useKeep({ clientId, isStopped }: FitScreenProps, fit: Fit) {
+/** Keep: the rung and dose become the plan. What the rules would not do by themselves asks why; a limit or a warning sign refuses. */
+function useKeep({ clientId, isStopped, units }: FitScreenProps, fit: Fit) {
   const router = useRouter();
-  const [isAsking, setAsking] = useState(false);
+  const [asked, setAsked] = useState<string | null>(null);
   const [note, setNote] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const [isSaving, save] = useTransition();
   const send = (): void =>
     save(async () => {
-      const { variation, setting, dose } = fit;
-      const result = await keepRungAction(clientId, { variationId: variation.id, setting, dose, note });
-      if (!result.ok) return setProblem(problemText(result));
-      setAsking(false);
-      router.push(`/clients/${clientId}/floor`);
+      const { variation, setting, dose, context } = fit;
+      const choice = { variationId: variation.id, side: context.subject.leadSide, setting, dose, note };
+      const result = await keepRungAction(clientId, choice).catch(() => null);
+      if (result === null) return setProblem("The server did not answer. Nothing you set is lost; try again.");
+      if (result.ok) {
+        setAsked(null);
+        return router.push(`/clients/${clientId}/floor`);
+      }
+      if ("refusal" in result && result.refusal.code.endsWith("-needs-note")) setAsked(problemText(result, units));
+      else setProblem(problemText(result, units));
     });
   const keep = (): void => {
     setProblem(null);
-    if (isStopped || isSaving || !fit.isReady) return;
-    if (fit.judgement.state === "closed" && !fit.judgement.blocked) setAsking(true);
-    else send();
+    if (!isStopped && !isSaving && fit.isReady) send();
   };
-  return {
-    keep,
-    send,
-    isAsking,
-    setAsking,
-    note,
-    setNote,
-    problem,
-    isSaving,
-    canKeep: fit.isReady && !fit.judgement.blocked && !isStopped,
-  };
+  return { keep, send, asked, setAsked, note, setNote, problem, isSaving, canKeep: fit.isReady && !fit.judgement.blocked && !isStopped };
 }
+
+const LEGS: readonly { id: Side; label: string }[] = [
+  { id: "left", label: "Left leg" },
+  { id: "right", label: "Right leg" },
+];
+
+/** The picked variation drawn on this body, with its levers under it. */
+function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
+  const { units } = props;
+  const { context, variation, setting, judgement } = fit;
+  const pose = useMemo(() => poseOf(context.subject, variation, setting), [context.subject, variation, setting]);
+  const isEven = templateOf(variation).isEven(parametersOf(variation));
+  const note = kneeNote(context, judgement.demands);
+  const joint = judgement.tightest ? JOINT_OF[judgement.tightest.channel] : undefined;
+  return (
+    <FigureCard aria-label="Set-up">
+      <div className="words">
+        <Row style={{ justifyContent: "space-between" }}>
+          <Title>{variation.name}</Title>
+          <Row $gap={18}>
+            <PoseNumbers context={context} variation={variation} demands={judgement.demands} units={units} />
+            <Why title={variation.name} label="set-up and cues" about="Set-up and cues">
+              <p>{variation.setUp}</p>
+              <ul>
+                {variation.cues.map((cue) => (
+                  <li key={cue}>{cue}</li>
+                ))}
+                {variation.cautions.map((caution) => (
+                  <li key={caution}>
+                    <strong>Mind:</strong> {caution}
+                  </li>
+                ))}
+              </ul>
+            </Why>
+          </Row>
+        </Row>
+        <Row style={{ justifyContent: "space-between", alignItems: "flex-start", flexWrap: "nowrap" }}>
+          <p>{variation.cues.slice(0, 2).join(". ")}.</p>
+          {!isEven && <ChoiceField label="Working leg" options={LEGS} value={context.subject.leadSide} onChange={fit.setSide} />}
+        </Row>
+      </div>
+      <div className="drawing">
+        {pose.ok ? (
+          <Figure
+            subject={context.subject}
+            form={variation}
+            name={variation.name}
+            setting={setting}
+            pose={pose}
+            demands={judgement.demands}
+            units={units}
+            ghost={ghostOf(props, fit)}
+            {...(joint ? { joint } : {})}
+            {...(note ? { kneeNote: note } : {})}
+            increments={context.kit.increments}
+            onLever={fit.setLever}
+          />
+        ) : (
+          <Notice style={{ margin: 16 }}>{fitReasonText(judgement.reasons[0], context.limits, units)}</Notice>
+        )}
+      </div>
+      <LeversPanel
+        ranges={rangesOf(fit)}
+        setting={setting}
+        increments={context.kit.increments}
+        side={context.subject.leadSide}
+        units={units}
+        ceilings={fit.around?.leverCeilings ?? []}
+        onLever={fit.setLever}
+      />
+    </FigureCard>
+  );
+}
+
+const NOTED = ["ankle-at-its-limit", "back-over-action", "kneecap-past-90", "own-words-limit"];
 
 /** Fit: which variation, at which set-up, asks what of each joint; changed by one drag or key. */
 export function FitScreen(props: FitScreenProps) {
-  const { context, units, today, painLimitScore, provisional } = props;
-  const fit = useFit(context, props.plan);
+  const { units, painLimitScore, provisional, plans } = props;
+  const [firstPattern] = useState<Pattern>(plans.find(({ pattern }) => pattern === "squat")?.pattern ?? plans[0]?.pattern ?? "squat");
+  const fit = useFit(props.context, plans, firstPattern);
   const keeping = useKeep(props, fit);
-  const { variation, setting, judgement, steps } = fit;
-  const { pose } = judgement;
+  const { context, variation, setting, judgement, around } = fit;
   useKeys({ "[": () => fit.go("ease"), "]": () => fit.go("build"), Enter: keeping.keep });
-  const note = pose ? kneeNote(context.limits, pose, today) : undefined;
   const shown = new URLSearchParams({
     show: variation.id,
     ...Object.fromEntries(Object.entries(setting).map(([lever, value]) => [lever, String(value)])),
   });
+  const isUnmeasured = context.ceilings.length === 0;
+  const said = judgement.state === "open" ? [] : [judgement.reasons[0]];
+  const notes = [...said, ...judgement.reasons.filter((reason) => NOTED.includes(reason.code) && !said.includes(reason))];
+  const isEven = templateOf(variation).isEven(parametersOf(variation));
   return (
     <ModelLinked href={`/clients/${props.clientId}/model?${shown}`}>
       <Page>
@@ -138,108 +220,72 @@ export function FitScreen(props: FitScreenProps) {
             A warning sign stands open. Planning goes on once a clinician&apos;s clearance is recorded under Limits.
           </Notice>
         )}
-        {context.ceilings.length === 0 && (
+        {isUnmeasured && (
           <Notice>
-            No ceiling yet: measure one calm seat under Limits, and every figure here becomes a share of what this joint can take.
+            Nothing is measured yet, so nothing is open: measure one calm seat under Limits, and every figure here becomes a share of what
+            this joint can take.
           </Notice>
         )}
-        <Columns $template="292px minmax(0, 1fr) 330px" style={{ marginTop: props.isStopped || context.ceilings.length === 0 ? 12 : 0 }}>
+        <Columns $template="292px minmax(0, 1fr) 330px" style={{ marginTop: props.isStopped || isUnmeasured ? 12 : 0 }}>
           <Stack as="section" aria-label="Variations" $gap={4}>
+            <PatternTabs pattern={fit.pattern} patterns={PATTERNS} onPick={fit.setPattern} />
             <VariationList
               candidates={fit.candidates}
               current={{ id: variation.id, judgement, setting }}
               limits={context.limits}
               units={units}
+              isFailed={fit.isFailed && fit.candidates === null}
               onPick={fit.pick}
             />
           </Stack>
-          <FigureCard aria-label="Set-up">
-            <div className="words">
-              <Row style={{ justifyContent: "space-between" }}>
-                <Title>{variation.name}</Title>
-                <Row $gap={18}>
-                  {pose && <PoseNumbers context={context} pose={pose} demands={judgement.demands} units={units} />}
-                  <Why title={variation.name} label="set-up and cues" about="Set-up and cues">
-                    <p>{variation.setUp}</p>
-                    <ul>
-                      {variation.cues.map((cue) => (
-                        <li key={cue}>{cue}</li>
-                      ))}
-                      {variation.cautions.map((caution) => (
-                        <li key={caution}>
-                          <strong>Mind:</strong> {caution}
-                        </li>
-                      ))}
-                    </ul>
-                  </Why>
-                </Row>
-              </Row>
-              <p>{variation.cues.slice(0, 2).join(". ")}.</p>
-            </div>
-            <div className="drawing">
-              {pose ? (
-                <Figure
-                  body={context.subject.body}
-                  pose={pose}
-                  variation={variation}
-                  setting={setting}
-                  units={units}
-                  ghost={ghostOf(props, fit)}
-                  {...(judgement.tightest ? { tightest: judgement.tightest.channel } : {})}
-                  {...(note ? { kneeNote: note } : {})}
-                  increments={context.increments}
-                  onLever={fit.setLever}
-                />
-              ) : (
-                <Notice style={{ margin: 16 }}>{fitReasonText(judgement.reasons[0], context.limits)}</Notice>
-              )}
-            </div>
-            <LeversPanel
-              variation={variation}
-              setting={setting}
-              increments={context.increments}
-              side={context.subject.leadSide}
-              units={units}
-              ceilings={fit.leverCeilings}
-              onLever={fit.setLever}
-            />
-          </FigureCard>
+          <SetUpCard {...props} fit={fit} />
           <Asked>
-            <JointsPanel context={context} judgement={judgement} provisional={provisional} />
+            <JointsPanel context={context} judgement={judgement} provisional={provisional} units={units} />
             <Card aria-label="Dose">
               <Stack $gap={8}>
                 <Title>Dose</Title>
-                <DoseWords dose={fit.dose} onChange={fit.setDose} />
-                {keeping.problem && !keeping.isAsking && (
+                <DoseWords
+                  dose={fit.dose}
+                  startsBy={variation.startsBy}
+                  legs={isEven ? "Both legs together" : `${context.subject.leadSide === "left" ? "Left" : "Right"} leg`}
+                  onChange={fit.setDose}
+                />
+                {keeping.problem && !keeping.asked && (
                   <Notice $tone="oxide" role="alert">
                     {keeping.problem}
                   </Notice>
                 )}
                 <Row $gap={6} style={{ flexWrap: "nowrap" }}>
-                  <Button $tight isDisabled={!steps.ease} onPress={() => fit.go("ease")}>
+                  <Button $tight isDisabled={around !== null && !around.ease} onPress={() => fit.go("ease")}>
                     Ease <Key aria-hidden>[</Key>
                   </Button>
-                  <Button $tight isDisabled={!steps.build} onPress={() => fit.go("build")}>
+                  <Button $tight isDisabled={around !== null && !around.build} onPress={() => fit.go("build")}>
                     Build <Key aria-hidden>]</Key>
                   </Button>
                   <Button $tight $tone="primary" isDisabled={!keeping.canKeep || keeping.isSaving} onPress={keeping.keep}>
                     Keep <Key aria-hidden>↵</Key>
                   </Button>
                 </Row>
-                {judgement.state !== "open" && (
-                  <Notice $tone={judgement.state === "closed" ? "oxide" : "brass"}>
-                    {fitReasonText(judgement.reasons[0], context.limits)}
-                  </Notice>
+                {fit.isFailed && (
+                  <Notice $tone="oxide">Steps and stair could not be worked out on this device. Reload to try again.</Notice>
                 )}
+                {notes.map((reason, i) => (
+                  <Notice key={i} $tone={i === 0 && judgement.state === "closed" ? "oxide" : "brass"}>
+                    {fitReasonText(reason, context.limits, units)}
+                  </Notice>
+                ))}
               </Stack>
             </Card>
           </Asked>
         </Columns>
       </Page>
       <StairBar fit={fit} context={context} dailyTasks={props.dailyTasks} painLimitScore={painLimitScore} units={units} />
-      <Ask title="Past a ceiling" isOpen={keeping.isAsking} onClose={() => keeping.setAsking(false)}>
+      <Ask title="Keep it all the same" isOpen={keeping.asked !== null} onClose={() => keeping.setAsked(null)}>
         <Stack>
-          <p>{fitReasonText(judgement.reasons[0], context.limits)} You can keep it all the same; say why, and it stays with the plan.</p>
+          <p>
+            {judgement.state !== "open" && `${fitReasonText(judgement.reasons[0], context.limits, units)} `}
+            {keeping.asked} It stays with the plan and shows in Review.
+          </p>
           <TextField label="Why" long value={keeping.note} onChange={keeping.setNote} />
           {keeping.problem && (
             <Notice $tone="oxide" role="alert">
@@ -247,8 +293,8 @@ export function FitScreen(props: FitScreenProps) {
             </Notice>
           )}
           <Row>
-            <Button onPress={() => keeping.setAsking(false)}>Back</Button>
-            <Button $tone="danger" isDisabled={keeping.isSaving} onPress={keeping.send}>
+            <Button onPress={() => keeping.setAsked(null)}>Back</Button>
+            <Button $tone="danger" isDisabled={keeping.isSaving || keeping.note.trim() === ""} onPress={keeping.send}>
               Keep it all the same
             </Button>
           </Row>

@@ -1,19 +1,22 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import styled from "styled-components";
+import type { FitContext } from "../../core/fit/context";
+import type { Judgement } from "../../core/fit/judge";
+import type { Use } from "../../core/fit/use";
+import type { Ceiling } from "../../core/limits/ceiling";
 import {
-  type Ceiling,
-  type ChannelDemand,
+  CEILING_CHANNELS,
+  type CeilingChannelId,
+  type ChannelSide,
   CHANNELS,
-  type FitContext,
-  type Judgement,
+  type Demand,
   LOAD_CHANNELS,
-  type LoadChannelId,
-  type Use,
-} from "../../core";
+} from "../../core/mechanics/channels";
 import { Beam, TypicalScale } from "../gauges/beam";
 import { Card, Soft, Title } from "../kit/layout";
 import { Why } from "../kit/why";
-import { channelName, demandText, jointText, sideText, trustText } from "../text/channel-text";
+import { channelName, channelValueText, demandText, jointText, sideText, trustText } from "../text/channel-text";
 import { dayText } from "../text/day-text";
 import { postureName } from "../text/posture-text";
 import { percentRangeText, percentText } from "../text/quantity-text";
@@ -44,27 +47,38 @@ function sourceText(ceiling: Ceiling): string {
   return `${from}, ${dayText(ceiling.fromDay)}`;
 }
 
+interface JointProps {
+  context: FitContext;
+  judgement: Judgement;
+  provisional: readonly string[];
+  units: UnitSystem;
+}
+
 /** The numbers behind one use: demand, range, ceiling, where it came from, and how far to trust it. */
-function UseWhy({ use, ceiling, isProvisional }: { use: Use; ceiling: Ceiling | undefined; isProvisional: boolean }) {
-  const { demand } = use;
+function UseWhy({ use, context, provisional, units }: Omit<JointProps, "judgement"> & { use: Use }) {
+  const { demand, channel, ceilingValue } = use;
+  const ceiling = context.ceilings.find(({ id }) => id === use.ceilingId);
+  const isProvisional = provisional.includes(use.ceilingId);
   return (
     <Why
-      title={`${jointText(use.channel, use.side)}: ${percentRangeText(use.low, use.high)}`}
+      title={`${jointText(channel, use.side)}: ${percentRangeText(use.low, use.high)}`}
       label="why"
-      about={`Why ${jointText(use.channel, use.side)}`}
+      about={`Why ${jointText(channel, use.side)}`}
     >
       <dl>
         <dt>Asked here</dt>
-        <dd>{demandText(demand)}</dd>
+        <dd>{demandText(demand, units)}</dd>
         <dt>Ceiling</dt>
         <dd>
-          {demandText({ channel: use.channel, low: use.ceilingValue, head: use.ceilingValue, high: use.ceilingValue })}
+          {channelValueText(channel, ceilingValue, units)}
           {ceiling && `, from ${sourceText(ceiling)}`}
         </dd>
         <dt>Share</dt>
         <dd>
           {ceiling &&
-            `${percentText(ceiling.share.fraction)} under that leg, ${ceiling.share.measured ? "measured" : "assumed: the lower plausible one"}`}
+            (ceiling.isShareMeasured
+              ? "measured on two scales at the calm pose"
+              : "not measured at the calm pose: the least plausible was taken")}
         </dd>
         <dt>Trust</dt>
         <dd>
@@ -72,9 +86,10 @@ function UseWhy({ use, ceiling, isProvisional }: { use: Use; ceiling: Ceiling | 
         </dd>
       </dl>
       <p style={{ marginTop: 8 }}>
-        A ratio to this client&apos;s own calm pose, at the same posture rule. Under 5% apart is about the same.
+        At its most along the movement, as a ratio to this client&apos;s own calm pose, at the same posture rule. Under 5% apart is about
+        the same.
         {use.high - use.low > 0.01 &&
-          " The range: shin kept, trunk kept, or pose kept while the hands carry. Pushing straight down with the shin still gives the low end."}
+          " The range: an unmeasured share, or what is done with the hands' help. Pushing straight down with the shin still gives the low end."}
         {use.standsIn && " Past 90° of bend the knee's moment stands in for the kneecap."}
         {isProvisional && " Provisional: no building until a dose at the calm pose was calm the next morning."}
       </p>
@@ -82,33 +97,33 @@ function UseWhy({ use, ceiling, isProvisional }: { use: Use; ceiling: Ceiling | 
   );
 }
 
-function UnlimitedWhy({ demand }: { demand: ChannelDemand }) {
+function UnlimitedWhy({ demand, units }: { demand: Demand; units: UnitSystem }) {
   return (
     <Why
       title={`${jointText(demand.channel, demand.side)}: not limiting`}
       about={`Why ${jointText(demand.channel, demand.side)} is not limiting`}
     >
-      <p>{demandText(demand)} here. No complaint, limit or calm pose sets a ceiling on it, so it closes nothing.</p>
+      <p>{demandText(demand, units)} here. No complaint, limit or calm pose sets a ceiling on it, so it closes nothing.</p>
       <p>
-        Trust: {trustText(demand.trust)} ({demand.trust}). The band is what squats usually ask.
+        Trust: {trustText(demand.trust)} ({demand.trust}). The band is what set-ups usually ask.
       </p>
     </Why>
   );
 }
 
-function JointRow(props: { channel: LoadChannelId; context: FitContext; judgement: Judgement; provisional: readonly string[] }) {
-  const { channel, context, judgement, provisional } = props;
-  const { leadSide, body } = context.subject;
-  const demand = judgement.demands.find((d) => d.channel === channel && (d.side === leadSide || d.side === "both"));
+/** One row: a joint or a bend with a ceiling as a beam, one without beside what is usual. */
+function JointRow({ channel, side, ...props }: JointProps & { channel: CeilingChannelId; side: ChannelSide }) {
+  const { context, judgement, units } = props;
+  const demand = judgement.demands.find((each) => each.channel === channel && each.side === side);
   if (!demand) return null;
-  const use = judgement.uses.find((u) => u.channel === channel && u.side === demand.side);
-  const { typical } = CHANNELS[channel];
-  const scale = typical.perKg ? body.massKg : 1;
+  const use = judgement.uses.find((each) => each.channel === channel && each.side === side);
+  const typical = CHANNELS[channel].typical;
+  const scale = typical.perKg ? context.subject.body.massKg : 1;
   const words = use
-    ? `${sideText(demand.side)}${demand.side === "both" ? "" : ", "}${trustText(demand.trust)}`
+    ? `${sideText(side)}${side === "both" ? "" : ", "}${trustText(demand.trust)}`
     : demand.refused
       ? "no figure past 90°"
-      : "not limiting";
+      : `${sideText(side)} not limiting`.trim();
   return (
     <Joint>
       <span>
@@ -122,32 +137,33 @@ function JointRow(props: { channel: LoadChannelId; context: FitContext; judgemen
       )}
       <Value $over={use !== undefined && use.head > 1} data-channel={channel}>
         {use && <span>{demand.trust === "C" ? percentRangeText(use.low, use.high) : percentText(use.head)} </span>}
-        {use ? (
-          <UseWhy
-            use={use}
-            ceiling={context.ceilings.find(({ id }) => id === use.ceilingId)}
-            isProvisional={provisional.includes(use.ceilingId)}
-          />
-        ) : (
-          <UnlimitedWhy demand={demand} />
-        )}
+        {use ? <UseWhy use={use} {...props} /> : <UnlimitedWhy demand={demand} units={units} />}
       </Value>
     </Joint>
   );
 }
 
-/** What the set-up asks of each joint, against what that joint can take. */
-export function JointsPanel(props: { context: FitContext; judgement: Judgement; provisional: readonly string[] }) {
+/** What the set-up asks of each joint, against what that joint can take; a ceiling of the other leg is never left out. */
+export function JointsPanel(props: JointProps) {
+  const { context, judgement } = props;
+  const { subject, ceilings } = context;
+  const rows = CEILING_CHANNELS.flatMap((channel) => {
+    const own: ChannelSide = CHANNELS[channel].sided ? subject.leadSide : "both";
+    const capped = ceilings.filter((ceiling) => ceiling.channel === channel).map(({ side }) => side);
+    const isJoint = (LOAD_CHANNELS as readonly CeilingChannelId[]).includes(channel);
+    return [...new Set([...(isJoint ? [own] : []), ...capped])].map((side) => ({ channel, side }));
+  });
   return (
     <Card aria-label="What it asks">
       <Title>What it asks</Title>
       <Soft>
-        {props.context.subject.posture.kind === "measured"
+        {subject.posture.kind === "measured"
           ? "shin as measured at the calm pose"
-          : `shin by the rule "${postureName(props.context.subject.posture.name)}", not measured`}
+          : `shin by the rule "${postureName(subject.posture.name)}", not measured`}
       </Soft>
-      {LOAD_CHANNELS.map((channel) => (
-        <JointRow key={channel} channel={channel} {...props} />
+      {judgement.demands.length === 0 && <p>Nothing of it is in the body model: the ladder and one light set choose.</p>}
+      {rows.map((row) => (
+        <JointRow key={`${row.channel} ${row.side}`} {...row} {...props} />
       ))}
     </Card>
   );

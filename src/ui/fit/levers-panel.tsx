@@ -1,11 +1,13 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { VisuallyHidden } from "react-aria";
 import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
 import styled from "styled-components";
-import { LEVERS, type LeverId, type LeverRange, type Setting, type Variation } from "../../core";
+import type { OwnRange } from "../../core/templates/form";
+import { harderOf, type LeverId, type Setting } from "../../core/templates/lever";
+import { TextButton } from "../kit/button";
 import { LeverBase } from "../kit/slider";
 import { leverName, leverValueText } from "../text/lever-text";
-import type { UnitSystem } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 
 const Panel = styled.div`
@@ -17,6 +19,7 @@ const Panel = styled.div`
 const Lever = styled(LeverBase)`
   flex: 1 1 120px;
   gap: 1px;
+  align-content: space-between; /* names may take two lines; the sliders stand level */
   padding: 8px 14px 4px;
   border-right: 1px solid ${color.fogDeep};
   &:last-child {
@@ -38,52 +41,69 @@ const Mark = styled.span`
 `;
 
 /** Where this lever would come to the ceiling, the others as they stand; at its hard end there is nothing to mark. */
-function CeilingMark({ range, at, units }: { range: LeverRange; at: number | null; units: UnitSystem }) {
+function CeilingMark({ range, isFlipped, at, units }: { range: OwnRange; isFlipped: boolean; at: number | null; units: UnitSystem }) {
   const { lever, min, max } = range;
-  const end = LEVERS[lever].harder === "more" ? max : min;
-  if (at === null || Math.abs(at - end) < 1e-6) return null;
+  const end = harderOf(lever) === "less" ? min : max;
+  if (at === null || Math.abs(at - end) < 1e-6 || !(max > min)) return null;
+  const part = (at - min) / (max - min);
   return (
-    <Mark style={{ left: `${((at - min) / (max - min)) * 100}%` }} title={`ceiling at ${leverValueText(lever, at, units)}`}>
+    <Mark style={{ left: `${(isFlipped ? 1 - part : part) * 100}%` }} title={`ceiling at ${leverValueText(lever, at, units)}`}>
       <VisuallyHidden>ceiling at {leverValueText(lever, at, units)}</VisuallyHidden>
     </Mark>
   );
 }
 
-/** The levers of the picked variation as sliders, by the increments on hand, each with the place where it meets the ceiling. */
-export function LeversPanel(props: {
-  variation: Variation;
+/** One lever; right on its slider is always harder, so a height that is harder when lower runs from high to low. */
+function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: number | null }) {
+  const { range, ceiling, setting, increments, units, side, onLever } = props;
+  const { lever, min, max, start } = range;
+  const isShare = lever === "shareFraction";
+  const name = isShare ? `${side === "left" ? "Left" : "Right"} leg bears` : leverName(lever);
+  const isFlipped = harderOf(lever) === "less";
+  const shown = (value: number): number => (isFlipped ? min + max - value : value);
+  const value = setting[lever];
+  const isOpen = isShare && value === undefined;
+  return (
+    <Lever
+      minValue={min}
+      maxValue={max}
+      step={increments[lever]}
+      value={shown(value ?? start)}
+      onChange={(next) => onLever(lever, Math.min(max, Math.max(min, shown(next as number))))}
+    >
+      <Label>{name}</Label>
+      <SliderOutput {...(isOpen ? { style: { fontSize: 15 } } : {})}>
+        {isOpen ? "not measured" : leverValueText(lever, value ?? start, units)}
+      </SliderOutput>
+      <SliderTrack className="track">
+        <CeilingMark range={range} isFlipped={isFlipped} at={ceiling} units={units} />
+        <SliderThumb className="thumb" aria-label={name} {...(isOpen ? { style: { opacity: 0.45 } } : {})} />
+      </SliderTrack>
+      {isShare && value !== undefined && (
+        <TextButton aria-label="The weight was not measured" onPress={() => onLever(lever, null)}>
+          not measured
+        </TextButton>
+      )}
+    </Lever>
+  );
+}
+
+interface LeversPanelProps {
+  ranges: readonly OwnRange[];
   setting: Setting;
   increments: Readonly<Record<LeverId, number>>;
   side: string;
   units: UnitSystem;
-  /** Per lever, in the variation's order. */
-  ceilings: readonly (number | null)[];
-  onLever: (lever: LeverId, value: number) => void;
-}) {
-  const { variation, setting, increments, units, side, onLever } = props;
+  onLever: (lever: LeverId, value: number | null) => void;
+}
+
+/** The levers of the picked variation as sliders, by the increments on hand, each with the place where it meets the ceiling. */
+export function LeversPanel(props: LeversPanelProps & { ceilings: readonly (number | null)[] }) {
   return (
     <Panel role="group" aria-label="Levers">
-      {variation.levers.map((range, i) => {
-        const { lever, min, max, start } = range;
-        const name = lever === "shareFraction" ? `${leverName(lever)}, ${side} leg` : leverName(lever);
-        return (
-          <Lever
-            key={lever}
-            minValue={min}
-            maxValue={max}
-            step={increments[lever]}
-            value={setting[lever] ?? start}
-            onChange={(value) => onLever(lever, value as number)}
-          >
-            <Label>{name}</Label>
-            <SliderOutput>{({ state }) => leverValueText(lever, state.values[0] ?? 0, units)}</SliderOutput>
-            <SliderTrack className="track">
-              <CeilingMark range={range} at={props.ceilings[i] ?? null} units={units} />
-              <SliderThumb className="thumb" aria-label={name} />
-            </SliderTrack>
-          </Lever>
-        );
-      })}
+      {props.ranges.map((range, i) => (
+        <LeverSlider key={range.lever} {...props} range={range} ceiling={props.ceilings[i] ?? null} />
+      ))}
     </Panel>
   );
 }

@@ -1,11 +1,15 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import styled from "styled-components";
-import type { DailyTask, FitContext, Route } from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import type { FitContext } from "../../core/fit/context";
+import type { DailyTask } from "../../core/fit/daily";
+import type { Route } from "../../core/fit/stair";
 import { InlineSelect } from "../kit/fields";
 import { Soft, Title } from "../kit/layout";
 import { channelName, jointText } from "../text/channel-text";
-import { stepText } from "../text/lever-text";
-import { percentText, type UnitSystem } from "../text/quantity-text";
+import { changeText } from "../text/lever-text";
+import { percentText } from "../text/quantity-text";
 import { color, media } from "../theme/tokens";
 import { Stair } from "./stair";
 import type { Fit } from "./use-fit";
@@ -27,15 +31,20 @@ const Bar = styled.div`
 `;
 
 function NextUp({ fit, units, painLimitScore }: { fit: Fit; units: UnitSystem; painLimitScore: number }) {
-  const step = fit.steps.build;
-  if (!step) return <p>Nothing harder is left in this variation.</p>;
+  const step = fit.around?.build;
+  if (!fit.around) return <p role="status">Working out the next step</p>;
+  if (!step?.change) return <p>Nothing harder is left in this variation.</p>;
   return (
     <>
       <p>
-        {stepText(step.lever, step.from, step.to, units)}. The {jointText(step.channel, "both")} is asked {percentText(step.riserFraction)}{" "}
-        more.
-        {step.tooBig && " A big jump: nothing smaller is on hand."}
+        {changeText(step.change, variationById(step.variationId).name, units)}.
+        {step.riserFraction !== null &&
+          step.channel !== null &&
+          ` The ${jointText(step.channel, "both")} is asked ${percentText(step.riserFraction)} more.`}
+        {step.size === "too-big" && " A big jump: nothing smaller is on hand, and it is not taken by itself."}
+        {step.size === "small" && " A small step."}
         {step.judgement.state === "closed" && " Closed today."}
+        {step.judgement.state === "try" && " Only as a try, one light set."}
       </p>
       <Soft>
         After two sessions: every set clean with {fit.dose.repetitionsHigh}, 2 to spare in the last, pain {painLimitScore} or less, and calm
@@ -48,15 +57,15 @@ function NextUp({ fit, units, painLimitScore }: { fit: Fit; units: UnitSystem; p
 /** A stair to a goal in words: how many changes, how even, and what of it waits. */
 function WayThere({ route }: { route: Route }) {
   const steps = route.treads.slice(1);
-  const even = steps.flatMap(({ riserFraction, flag }) => (riserFraction !== null && flag === null ? [riserFraction] : []));
+  const even = steps.flatMap(({ riserFraction, size }) => (riserFraction !== null && size === "even" ? [riserFraction] : []));
   const past = steps.filter(({ judgement }) => judgement.state === "closed").length;
-  const big = steps.filter(({ flag }) => flag === "too-big").length;
+  const big = steps.filter(({ size }) => size === "too-big").length;
   return (
     <>
       <p>
         {steps.length} changes
-        {even.length > 0 && `, each asking ${percentText(Math.min(...even))} to ${percentText(Math.max(...even))} more`} of the{" "}
-        {channelName(route.channel).toLowerCase()}
+        {even.length > 0 && `, each asking ${percentText(Math.min(...even))} to ${percentText(Math.max(...even))} more`}
+        {route.channel !== null && ` of the ${channelName(route.channel).toLowerCase()}`}
         {big > 0 && `; ${big} a big jump, nothing between is on hand`}.{!route.reachesGoal && " It does not get all the way."}
       </p>
       <Soft>
@@ -75,13 +84,13 @@ export function StairBar(props: {
   units: UnitSystem;
 }) {
   const { fit, context, dailyTasks, painLimitScore, units } = props;
-  const goal = useGoal(context, dailyTasks, fit.settled, units);
+  const goal = useGoal(context, dailyTasks, fit.here, units);
+  const stair = fit.around?.stair;
   return (
     <Bar>
       <Stair
-        variationId={fit.variation.id}
-        treads={fit.stair}
-        route={goal.route?.treads ?? null}
+        treads={goal.route?.treads ?? stair?.treads ?? []}
+        current={goal.route ? 0 : (stair?.current ?? 0)}
         day={goal.day}
         units={units}
         onPick={fit.goTo}

@@ -1,5 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { dailyUses, stairAround, stairToGoal, variationById } from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import { dailyUses } from "../../core/fit/daily";
+import { stairAround, stairToGoal } from "../../core/fit/stair";
 import { contextWith } from "../../core/fit/fit.fixture";
 import { dayUse, ofNext, ofRoute, withDay } from "./stair-rows";
 

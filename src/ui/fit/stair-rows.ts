@@ -1,6 +1,11 @@
-import { type DailyUse, type LeverId, type Place, type RouteTread, type Setting, type Tread, variationById } from "../../core";
-import { leverValueText } from "../text/lever-text";
-import { percentText, type UnitSystem } from "../text/quantity-text";
+import type { UnitSystem } from "../../core/units";
+import { variationById } from "../../core/catalogue/catalogue";
+import type { Place } from "../../core/fit/context";
+import type { DailyUse } from "../../core/fit/daily";
+import type { Change, Tread } from "../../core/fit/tread";
+import { type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
+import { leverPhrase, leverValueText } from "../text/lever-text";
+import { percentText } from "../text/quantity-text";
 
 /** One tread as it is shown, wherever it comes from. */
 export interface Shown {
@@ -8,36 +13,29 @@ export interface Shown {
   name: string;
   use: number | null;
   isClosed: boolean;
+  /** It depends on how it is done: one light set first. */
+  isTry: boolean;
   isCurrent: boolean;
   hint: string;
 }
 
-export function ofNext(variationId: string, treads: readonly Tread[], units: UnitSystem): Shown[] {
-  return treads.map(({ setting, step, judgement, isCurrent }) => ({
-    place: { variationId, setting },
-    name: step ? treadName(step.lever, step.to, units) : firstName(setting, units),
-    use: judgement.tightest?.head ?? null,
-    isClosed: judgement.state === "closed",
-    isCurrent,
-    hint: step?.tooBig ? ", a big jump" : "",
-  }));
-}
+const HINTS = { "too-big": ", a big jump", "about-the-same": ", about the same", small: ", a small step", even: "" } as const;
 
-const FLAGS = { "too-big": ", a big jump", "about-the-same": ", about the same" } as const;
-export function ofRoute(treads: readonly RouteTread[], units: UnitSystem): Shown[] {
-  return treads.map(({ variationId, setting, change, flag, judgement }, i) => ({
+/** The treads of a stair as they are shown; `current` is the rung in hand. */
+export const ofTreads = (treads: readonly Tread[], current: number, units: UnitSystem): Shown[] =>
+  treads.map(({ variationId, setting, change, size, judgement }, i) => ({
     place: { variationId, setting },
-    name:
-      change?.kind === "lever"
-        ? treadName(change.lever, change.to, units)
-        : change
-          ? variationById(variationId).name
-          : firstName(setting, units),
+    name: change ? changeName(change, variationId, units) : firstName(setting, units),
     use: judgement.tightest?.head ?? null,
     isClosed: judgement.state === "closed",
-    isCurrent: i === 0,
-    hint: flag ? FLAGS[flag] : "",
+    isTry: judgement.state === "try",
+    isCurrent: i === current,
+    hint: size ? HINTS[size] : "",
   }));
+
+function changeName({ levers, fromVariationId }: Change, variationId: string, units: UnitSystem): string {
+  const [first] = levers;
+  return first && fromVariationId === null ? treadName(first.lever, first.to, units) : variationById(variationId).name;
 }
 
 /** The client's own day among the treads: each after the last one that asks no more. */
@@ -57,14 +55,11 @@ export function dayUse({ use }: DailyUse): string {
   return percentText(use.low) === percentText(use.high) ? percentText(use.head) : `${Math.round(use.low * 100)}–${percentText(use.high)}`;
 }
 
-function treadName(lever: LeverId, value: number, units: UnitSystem): string {
-  const text = leverValueText(lever, value, units);
-  if (lever === "handForceN") return value > 0 ? `hands ${text}` : "hands free";
-  if (lever === "shareFraction") return `share ${text}`;
-  return lever === "loadKg" ? `load ${text}` : text;
-}
+/** A tread by what it sets: a height or a bend by its value alone, anything else with its name. */
+const treadName = (lever: LeverId, value: number, units: UnitSystem): string =>
+  LEVERS[lever].kind === "range" ? leverValueText(lever, value, units) : leverPhrase(lever, value, units);
 
 function firstName(setting: Setting, units: UnitSystem): string {
-  if (setting.seatHeightM !== undefined) return leverValueText("seatHeightM", setting.seatHeightM, units);
-  return setting.kneeFlexionDeg === undefined ? "start" : leverValueText("kneeFlexionDeg", setting.kneeFlexionDeg, units);
+  const [first] = (Object.entries(setting) as [LeverId, number][]).filter(([lever]) => LEVERS[lever].kind === "range");
+  return first ? leverValueText(first[0], first[1], units) : "start";
 }

@@ -1,14 +1,17 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import styled from "styled-components";
-import type { DailyUse, Place, RouteTread, Tread } from "../../core";
+import type { Place } from "../../core/fit/context";
+import type { DailyUse } from "../../core/fit/daily";
+import type { Tread } from "../../core/fit/tread";
 import { Row, Soft, Title } from "../kit/layout";
-import { lengthText, percentText, type UnitSystem } from "../text/quantity-text";
+import { lengthText, percentText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
-import { dayUse, ofNext, ofRoute, withDay } from "./stair-rows";
+import { dayUse, ofTreads, withDay } from "./stair-rows";
 
 const FULL_HEIGHT_PX = 76;
 const MOST_USE = 1.2;
-const LEAST_HEIGHT_PX = 26;
+const LEAST_HEIGHT_PX = 44;
 
 const Shelf = styled.div`
   position: relative;
@@ -36,7 +39,7 @@ const name = `
   text-overflow: ellipsis;
   text-align: center;
 `;
-const Step = styled.button<{ $current: boolean; $closed: boolean; $below: boolean }>`
+const Step = styled.button<{ $current: boolean; $closed: boolean; $try: boolean; $below: boolean }>`
   flex: 1 0 62px;
   max-width: 150px;
   padding: 0;
@@ -47,7 +50,7 @@ const Step = styled.button<{ $current: boolean; $closed: boolean; $below: boolea
     display: grid;
     justify-items: center;
     align-content: start;
-    border: 1px ${({ $closed }) => ($closed ? `dashed ${color.oxide}` : `solid ${color.fogDeep}`)};
+    border: 1px ${({ $closed, $try }) => ($closed ? `dashed ${color.oxide}` : $try ? `dashed ${color.ink}` : `solid ${color.fogDeep}`)};
     background: ${({ $current, $below, $closed }) => ($closed ? "transparent" : $current ? color.marine : $below ? "#b7c6cb" : "#e0e7e9")};
     color: ${({ $current, $closed }) => ($closed ? color.oxide : $current ? color.paper : color.ink)};
     font: 400 15px ${font.text};
@@ -90,24 +93,25 @@ function blockStyle(use: number | null) {
 
 /** The stair: one change a tread, its height what the tightest joint is asked. A tap moves there. The client's own day stands among it. */
 export function Stair(props: {
-  variationId: string;
   treads: readonly Tread[];
-  /** The whole way to a goal, when one is picked; else the next treads. */
-  route: readonly RouteTread[] | null;
+  current: number;
   day: readonly DailyUse[];
   units: UnitSystem;
   onPick: (place: Place) => void;
   children?: React.ReactNode;
 }) {
-  const { variationId, treads, route, day, units, onPick } = props;
-  const steps = route ? ofRoute(route, units) : ofNext(variationId, treads, units);
+  const { treads, current, day, units, onPick } = props;
+  const steps = ofTreads(treads, current, units);
   const currentAt = steps.findIndex(({ isCurrent }) => isCurrent);
   return (
     <section aria-label="The stair">
       <Row $gap={14} style={{ rowGap: 0 }}>
         <Title as="h2">The stair</Title>
         {props.children}
-        <Soft>height is what the tightest joint is asked; dashed its ceiling{day.length > 0 && "; brass the client's own day"}</Soft>
+        <Soft>
+          height is what the tightest joint is asked; dashed line its ceiling; dashed block one light set first
+          {day.length > 0 && "; brass the client's own day"}
+        </Soft>
       </Row>
       <Shelf>
         <Ceiling />
@@ -131,14 +135,15 @@ export function Stair(props: {
               type="button"
               $current={shown.isCurrent}
               $closed={shown.isClosed}
+              $try={shown.isTry}
               $below={steps.indexOf(shown) < currentAt}
               aria-current={shown.isCurrent ? "step" : undefined}
-              aria-label={`${shown.name}${shown.use === null ? "" : `, ${percentText(shown.use)} of the ceiling`}${shown.isClosed ? ", closed" : ""}${shown.hint}`}
+              aria-label={`${shown.name}${shown.use === null ? "" : `, ${percentText(shown.use)} of the ceiling`}${shown.isClosed ? ", closed" : shown.isTry ? ", one light set first" : ""}${shown.hint}`}
               onClick={() => onPick(shown.place)}
             >
               <span className="block" style={blockStyle(shown.use)}>
                 {shown.use === null ? "" : percentText(shown.use)}
-                {shown.hint && <small>{shown.hint.includes("big") ? "big" : "≈"}</small>}
+                {shown.hint && <small>{shown.hint.includes("big") ? "big" : shown.hint.includes("small") ? "small" : "≈"}</small>}
               </span>
               <span className="name" title={shown.name}>
                 {shown.name}

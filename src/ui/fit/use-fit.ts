@@ -1,134 +1,156 @@
 "use client";
-import { useDeferredValue, useEffect, useMemo, useState } from "react";
-import { wrap } from "comlink";
-import {
-  type Candidate,
-  type Dose,
-  type FitContext,
-  hardestWithin,
-  judge,
-  type Judgement,
-  type LeverId,
-  type Move,
-  nextStep,
-  type Place,
-  type Setting,
-  stairAround,
-  startSetting,
-  type Step,
-  type Tread,
-  type Variation,
-  variationById,
-  withLever,
-} from "../../core";
-import type { FitWorker } from "../../workers/fit.worker";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { variationById, variationsOf } from "../../core/catalogue/catalogue";
+import type { Dose, Pattern, Variation } from "../../core/catalogue/variation";
+import type { FitContext, Place } from "../../core/fit/context";
+import { judge, type Judgement } from "../../core/fit/judge";
+import type { Candidate } from "../../core/fit/search";
+import type { Move } from "../../core/fit/step";
+import type { Tread } from "../../core/fit/tread";
+import type { Side } from "../../core/mechanics/channels";
+import { leversOf, settingOf, startSetting } from "../../core/templates/form";
+import { type LeverId, type Setting, withLever } from "../../core/templates/lever";
+import { askWorker } from "./fit-worker";
 
-export interface Plan {
-  variationId: string;
-  setting: Setting;
+export interface Plan extends Place {
+  pattern: Pattern;
+  side: Side;
   dose: Dose;
 }
+/** What the worker says about where the levers stand; it may lag a drag. */
+export interface Around {
+  stair: { treads: Tread[]; current: number };
+  ease: Tread | null;
+  build: Tread | null;
+  leverCeilings: readonly (number | null)[];
+}
 
-const STAIR = { down: 2, up: 6 };
-
-/** Candidates from the worker, searched anew when the share under the leg changes; null until the first answer. */
-function useCandidates(context: FitContext, shareFraction: number | undefined): Candidate[] | null {
-  const [candidates, setCandidates] = useState<Candidate[] | null>(null);
+/** An answer from the worker to the latest question; the ones before are dropped. */
+function useAnswer<T>(ask: () => Promise<T>, key: unknown): { answer: T | null; isFailed: boolean } {
+  const [state, setState] = useState<{ answer: T | null; isFailed: boolean }>({ answer: null, isFailed: false });
+  const latest = useRef(ask);
   useEffect(() => {
-    const worker = new Worker(new URL("../../workers/fit.worker.ts", import.meta.url), { type: "module" });
+    latest.current = ask;
+  });
+  useEffect(() => {
     let isCurrent = true;
-    const known = shareFraction === undefined ? {} : { shareFraction };
-    void wrap<FitWorker>(worker)
-      .search(context, known)
-      .then((found) => isCurrent && setCandidates(found));
+    latest.current().then(
+      (answer) => isCurrent && setState({ answer, isFailed: false }),
+      () => isCurrent && setState((before) => ({ ...before, isFailed: true })),
+    );
     return () => {
       isCurrent = false;
-      worker.terminate();
     };
-  }, [context, shareFraction]);
-  return candidates;
+  }, [key]);
+  return state;
 }
 
 export interface Fit {
-  /** False only while a client without a plan waits for the first search. */
+  context: FitContext;
+  pattern: Pattern;
+  setPattern: (pattern: Pattern) => void;
+  setSide: (side: Side) => void;
+  /** False only while a pattern without a plan waits for its first search. */
   isReady: boolean;
+  /** The worker could not be started or died: what needs it is missing, and the screen says so. */
+  isFailed: boolean;
   candidates: Candidate[] | null;
   variation: Variation;
   setting: Setting;
   judgement: Judgement;
   dose: Dose;
-  stair: readonly Tread[];
-  steps: Record<Move, Step | null>;
+  around: Around | null;
   pick: (variationId: string) => void;
-  setLever: (lever: LeverId, value: number) => void;
-  /** A variation in a set-up, as the stair names them. */
+  setLever: (lever: LeverId, value: number | null) => void;
   goTo: (place: Place) => void;
-  /** The set-up the stair is drawn for: it may lag a drag by a frame. */
-  settled: Place;
-  /** Where each lever meets the tightest ceiling, the others as they stand; null where it never does. */
-  leverCeilings: readonly (number | null)[];
-  /** Takes the next step from wherever the levers stand now, however fast the keys come. */
+  here: Place;
+  /** Takes the next step from wherever the levers stand, however fast the keys come. */
   go: (move: Move) => void;
   setDose: (dose: Dose) => void;
 }
 
-/** The state of the Fit screen: what is picked and set. Everything else is computed from it on every change. */
-export function useFit(context: FitContext, plan: Plan | null): Fit {
-  const [settings, setSettings] = useState<Record<string, Setting>>(plan ? { [plan.variationId]: plan.setting } : {});
-  const [doses, setDoses] = useState<Record<string, Dose>>(plan ? { [plan.variationId]: plan.dose } : {});
-  const [pickedId, setPickedId] = useState<string | null>(plan?.variationId ?? null);
-  const [shareFraction, setShare] = useState<number | undefined>(plan?.setting.shareFraction);
-  const candidates = useCandidates(context, shareFraction);
+/** The state of the Fit screen: what is picked and set. One set-up is judged here; everything slower is the worker's. */
+export function useFit(given: FitContext, plans: readonly Plan[], first: Pattern): Fit {
+  const [pattern, setPattern] = useState<Pattern>(first);
+  const [sides, setSides] = useState<Partial<Record<Pattern, Side>>>({});
+  const planned = plans.findLast((plan) => plan.pattern === pattern && (sides[pattern] === undefined || plan.side === sides[pattern]));
+  const side = sides[pattern] ?? planned?.side ?? given.subject.leadSide;
+  const context = useMemo(() => ({ ...given, subject: { ...given.subject, leadSide: side } }), [given, side]);
+  const [settings, setSettings] = useState<Record<string, Setting>>(() =>
+    Object.fromEntries(plans.map(({ variationId, setting }) => [variationId, setting])),
+  );
+  const [doses, setDoses] = useState<Record<string, Dose>>(() =>
+    Object.fromEntries(plans.map(({ variationId, dose }) => [variationId, dose])),
+  );
+  const [picked, setPicked] = useState<Partial<Record<Pattern, string>>>({});
 
-  const variation = variationById(pickedId ?? candidates?.[0]?.variationId ?? "raised-sit-to-stand");
-  const setting =
-    settings[variation.id] ?? candidates?.find(({ variationId }) => variationId === variation.id)?.setting ?? startSetting(variation);
+  const known = settings[picked[pattern] ?? planned?.variationId ?? ""]?.shareFraction;
+  const search = useAnswer(
+    () => askWorker((work) => work.search(context, pattern, known === undefined ? {} : { shareFraction: known })),
+    useMemo(() => ({ context, pattern, known }), [context, pattern, known]),
+  );
+  const candidates = search.answer?.[0] && variationById(search.answer[0].variationId).pattern === pattern ? search.answer : null;
+  const variationId = picked[pattern] ?? planned?.variationId ?? candidates?.[0]?.variationId ?? variationsOf(pattern)[0]?.id ?? "";
+  const variation = useMemo(() => variationById(variationId), [variationId]);
+  const found = candidates?.find((candidate) => candidate.variationId === variationId)?.setting;
+  const kept = settings[variationId];
+  const setting = useMemo(
+    () => (kept ? settingOf(context.subject, variation, kept) : (found ?? startSetting(context.subject, variation))),
+    [context.subject, variation, kept, found],
+  );
   const judgement = useMemo(() => judge(context, variation, setting), [context, variation, setting]);
-  const settled = useDeferredValue(setting); // the stair may lag a drag by a frame
-  const stair = useMemo(() => stairAround(context, variation, settled, STAIR), [context, variation, settled]);
-  const here = useMemo(() => ({ variationId: variation.id, setting: settled }), [variation.id, settled]);
-  const steps = useMemo(
-    () => ({ ease: nextStep(context, variation, settled, "ease"), build: nextStep(context, variation, settled, "build") }),
-    [context, variation, settled],
+  const here = useMemo(() => ({ variationId, setting }), [variationId, setting]);
+  const around = useAnswer(
+    () => askWorker((work) => work.around(context, here)),
+    useMemo(() => ({ context, here }), [context, here]),
   );
 
-  const leverCeilings = useMemo(
-    () => variation.levers.map((range) => (context.ceilings.length === 0 ? null : hardestWithin(context, variation, settled, range, 1))),
-    [context, variation, settled],
-  );
-
-  const setSetting = (next: Setting): void => {
-    setPickedId(variation.id);
-    setSettings((all) => ({ ...all, [variation.id]: next }));
+  const latest = useRef({ context, here });
+  useEffect(() => {
+    latest.current = { context, here };
+  });
+  const set = useCallback((place: Place): void => {
+    latest.current = { ...latest.current, here: place };
+    setPicked((all) => ({ ...all, [variationById(place.variationId).pattern]: place.variationId }));
+    setSettings((all) => ({ ...all, [place.variationId]: place.setting }));
+  }, []);
+  const steps = useRef<Promise<unknown>>(Promise.resolve());
+  const go = (move: Move): void => {
+    steps.current = steps.current
+      .then(() => askWorker((work) => work.around(latest.current.context, latest.current.here)))
+      .then((answer) => {
+        const tread = answer[move];
+        if (tread) set({ variationId: tread.variationId, setting: tread.setting });
+      })
+      .catch(() => undefined);
   };
   return {
-    isReady: pickedId !== null || candidates !== null,
+    context,
+    pattern,
+    setPattern,
+    setSide: (next) => setSides((all) => ({ ...all, [pattern]: next })),
+    isReady: kept !== undefined || picked[pattern] !== undefined || candidates !== null || search.isFailed,
+    isFailed: search.isFailed || around.isFailed,
     candidates,
     variation,
     setting,
     judgement,
-    dose: doses[variation.id] ?? variation.dose,
-    stair,
-    steps,
-    pick: setPickedId,
-    goTo: (place) => {
-      setPickedId(place.variationId);
-      setSettings((all) => ({ ...all, [place.variationId]: place.setting }));
-      if (place.setting.shareFraction !== undefined) setShare(place.setting.shareFraction);
-    },
-    settled: here,
-    leverCeilings,
-    go: (move) => {
-      setPickedId(variation.id);
-      setSettings((all) => ({
-        ...all,
-        [variation.id]: nextStep(context, variation, all[variation.id] ?? setting, move)?.setting ?? all[variation.id] ?? setting,
-      }));
-    },
+    dose: doses[variationId] ?? variation.dose,
+    around: around.answer,
+    pick: (id) => setPicked((all) => ({ ...all, [pattern]: id })),
     setLever: (lever, value) => {
-      setSetting(withLever(setting, lever, value));
-      if (lever === "shareFraction") setShare(value);
+      const { [lever]: _before, ...rest } = setting;
+      set({ variationId, setting: value === null ? rest : withLever(setting, lever, value) });
     },
-    setDose: (dose) => setDoses((all) => ({ ...all, [variation.id]: dose })),
+    goTo: (place) => {
+      set(place);
+      setPattern(variationById(place.variationId).pattern);
+    },
+    here,
+    go,
+    setDose: (dose) => setDoses((all) => ({ ...all, [variationId]: dose })),
   };
 }
+
+/** Levers of the picked variation on this body. */
+export const rangesOf = ({ context, variation }: Fit) => leversOf(context.subject, variation);

@@ -1,20 +1,17 @@
 "use client";
-import { useMemo, useState } from "react";
-import {
-  CATALOGUE,
-  type DailyTask,
-  type DailyUse,
-  dailyUses,
-  type FitContext,
-  type Place,
-  type Route,
-  type Setting,
-  stairToGoal,
-  startSetting,
-} from "../../core";
-import { lengthText, type UnitSystem } from "../text/quantity-text";
+import type { UnitSystem } from "../../core/units";
+import { useEffect, useMemo, useState } from "react";
+import { variationById, variationsOf } from "../../core/catalogue/catalogue";
+import type { FitContext, Place } from "../../core/fit/context";
+import { type DailyTask, type DailyUse, dailyUses } from "../../core/fit/daily";
+import type { Route } from "../../core/fit/stair";
+import { rangeOf, startSetting } from "../../core/templates/form";
+import type { Setting } from "../../core/templates/lever";
+import { lengthText } from "../text/quantity-text";
+import { askWorker } from "./fit-worker";
 
 const NEXT = "next";
+const OWN_SEAT = "plain-chair-sit-to-stand";
 
 export interface Goal {
   options: { id: string; label: string }[];
@@ -24,31 +21,52 @@ export interface Goal {
   day: readonly DailyUse[];
 }
 
-/** Where the stair leads: just the next treads, one of the client's own seats, or another variation of the catalogue. */
+/** Where the stair leads: just the next treads, one of the client's own seats, or another variation of the pattern. */
 export function useGoal(context: FitContext, tasks: readonly DailyTask[], here: Place, units: UnitSystem): Goal {
   const [goalId, setGoalId] = useState(NEXT);
+  const [route, setRoute] = useState<{ key: object; route: Route } | null>(null);
   const { shareFraction } = here.setting;
-  const day = useMemo(
-    () => dailyUses(context.subject, context.ceilings, tasks, shareFraction),
-    [context.subject, context.ceilings, tasks, shareFraction],
-  );
+  const { pattern } = variationById(here.variationId);
+  const share = useMemo((): Setting => (shareFraction === undefined ? {} : { shareFraction }), [shareFraction]);
+  const day = useMemo(() => dailyUses(context, tasks, share), [context, tasks, share]);
   const goals = useMemo(() => {
-    const share: Setting = shareFraction === undefined ? {} : { shareFraction };
+    const { subject } = context;
+    const chair = rangeOf(subject, variationById(OWN_SEAT), "seatHeightM");
     const seats = tasks
-      .filter(({ kind }) => kind === "seat")
+      .filter(({ kind, heightM }) => pattern === "squat" && kind === "seat" && chair && heightM >= chair.min && heightM <= chair.max)
       .map(({ name, heightM }) => ({
         id: `day ${name}`,
         label: `own ${name}, ${lengthText(heightM, units)}`,
-        place: { variationId: "plain-chair-sit-to-stand", setting: { seatHeightM: heightM, ...share } },
+        place: { variationId: OWN_SEAT, setting: { seatHeightM: heightM, ...share } },
       }));
-    const rows = CATALOGUE.filter(({ id }) => id !== here.variationId).map((variation) => ({
-      id: variation.id,
-      label: variation.name.toLowerCase(),
-      place: { variationId: variation.id, setting: { ...startSetting(variation), ...share } },
-    }));
+    const rows = variationsOf(pattern)
+      .filter(({ id }) => id !== here.variationId)
+      .map((variation) => ({
+        id: variation.id,
+        label: variation.name.toLowerCase(),
+        place: { variationId: variation.id, setting: { ...startSetting(subject, variation), ...share } },
+      }));
     return [...seats, ...rows];
-  }, [tasks, here.variationId, shareFraction, units]);
+  }, [context, tasks, here.variationId, pattern, share, units]);
   const goal = goals.find(({ id }) => id === goalId);
-  const route = useMemo(() => (goal ? stairToGoal(context, here, goal.place) : null), [context, here, goal]);
-  return { options: [{ id: NEXT, label: "the next treads" }, ...goals], goalId: goal ? goalId : NEXT, setGoalId, route, day };
+  const asked = useMemo(() => ({ context, here, goal: goal?.place }), [context, here, goal]);
+  useEffect(() => {
+    const { goal: to } = asked;
+    if (!to) return;
+    let isCurrent = true;
+    askWorker((work) => work.route(asked.context, asked.here, to)).then(
+      (answer) => isCurrent && setRoute({ key: to, route: answer }),
+      () => undefined,
+    );
+    return () => {
+      isCurrent = false;
+    };
+  }, [asked]);
+  return {
+    options: [{ id: NEXT, label: "the next treads" }, ...goals],
+    goalId: goal ? goalId : NEXT,
+    setGoalId,
+    route: goal && route?.key === goal.place ? route.route : null,
+    day,
+  };
 }

@@ -1,16 +1,22 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import styled from "styled-components";
-import { type Candidate, type CandidateState, type Judgement, type Limit, type Setting, variationById } from "../../core";
-import { Soft } from "../kit/layout";
+import { variationById } from "../../core/catalogue/catalogue";
+import type { CandidateState, Judgement } from "../../core/fit/judge";
+import type { Candidate } from "../../core/fit/search";
+import type { Limit } from "../../core/limits/limit";
+import type { Setting } from "../../core/templates/lever";
+import { Notice, Soft } from "../kit/layout";
 import { Why } from "../kit/why";
 import { fitReasonText, openingText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
-import { percentRangeText, type UnitSystem } from "../text/quantity-text";
+import { percentRangeText } from "../text/quantity-text";
 import { color, font, size } from "../theme/tokens";
 
 const HEADINGS: Record<CandidateState, string> = {
   open: "Open today",
   try: "Try one light set first",
+  "not-measured": "Not measured yet",
   closed: "Closed, and what would open it",
 };
 
@@ -66,9 +72,16 @@ export function VariationList(props: {
   current: { id: string; judgement: Judgement; setting: Setting };
   limits: readonly Limit[];
   units: UnitSystem;
+  isFailed: boolean;
   onPick: (variationId: string) => void;
 }) {
-  const { candidates, current, limits, units, onPick } = props;
+  const { candidates, current, limits, units, isFailed, onPick } = props;
+  if (isFailed)
+    return (
+      <Notice $tone="oxide">
+        The list could not be worked out on this device. What is picked is judged all the same; reload to try again.
+      </Notice>
+    );
   if (!candidates) return <Soft role="status">Looking through the catalogue</Soft>;
   const shown = candidates.map((candidate): Shown =>
     candidate.variationId === current.id
@@ -77,7 +90,7 @@ export function VariationList(props: {
   );
   return (
     <>
-      {(["open", "try", "closed"] as const).map((state) => {
+      {(["open", "try", "not-measured", "closed"] as const).map((state) => {
         const group = shown.filter(({ judgement }) => judgement.state === state);
         if (group.length === 0) return null;
         return (
@@ -95,13 +108,13 @@ export function VariationList(props: {
                   </Pick>
                   <Figures $closed={state === "closed"}>
                     <Why
-                      title={`${name}: ${state}`}
+                      title={`${name}: ${state.replace("-", " ")}`}
                       label={use ? percentRangeText(use.low, use.high) : "why"}
-                      about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state}`}
+                      about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state.replace("-", " ")}`}
                     >
                       <ul>
                         {judgement.reasons.map((reason, i) => (
-                          <li key={i}>{fitReasonText(reason, limits)}</li>
+                          <li key={i}>{fitReasonText(reason, limits, units)}</li>
                         ))}
                       </ul>
                     </Why>

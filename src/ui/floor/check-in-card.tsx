@@ -1,6 +1,8 @@
 "use client";
 import { useState } from "react";
-import { checkInAdvice, type CheckInChoice, type CheckInReason, unreachable } from "../../core";
+import type { CheckInChoice } from "../../core/floor/events";
+import { checkInAdvice, type CheckInReason } from "../../core/progress/check-in";
+import { unreachable } from "../../core/reasons";
 import { Button } from "../kit/button";
 import { Card, Row, Stack, Title } from "../kit/layout";
 import { type SwellingAnswer, SwellingField } from "./swelling-field";

@@ -1,6 +1,6 @@
 "use client";
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
-import type { FloorEvent } from "../../core";
+import type { FloorEvent } from "../../core/floor/events";
 
 /** An event on this device, and whether the studio's server has it. */
 interface KeptEvent {

@@ -1,28 +1,30 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import styled from "styled-components";
-import { openSessionAction } from "../../actions/plan";
-import { demandOf, type FitContext, type FloorEvent, variationById } from "../../core";
+import type { FitContext } from "../../core/fit/context";
+import type { FloorEvent } from "../../core/floor/events";
+import { ask, AT_THE_POSE } from "../../core/templates/ask";
+import { poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
 import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
-import { Problem } from "../kit/problem";
-import { useStep } from "../kit/use-step";
 import { useKeys } from "../shell/use-keys";
+import { itemName } from "../text/item-text";
 import { settingText } from "../text/lever-text";
-import type { UnitSystem } from "../text/quantity-text";
+import { color, font, size } from "../theme/tokens";
 import { CheckInCard } from "./check-in-card";
 import { PainPad } from "./pain-pad";
+import { SignQuestion, WarningStop, WhatNow } from "./questions";
 import { SaveLine } from "./save-line";
 import { SetTable } from "./set-table";
 import { SidePanel } from "./side-panel";
 import { TempoPanel } from "./tempo-panel";
-import type { FloorPlan } from "./use-session";
-import { type FloorSession, useSession } from "./use-session";
+import { useAutoChoice } from "./use-auto-start";
+import { type FloorItem, type FloorPlan, type FloorSession, useSession } from "./use-session";
 
 const Middle = styled.div`
   display: grid;
@@ -42,6 +44,27 @@ const Middle = styled.div`
   }
 `;
 
+const Items = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+`;
+const ItemTab = styled.button<{ $isPicked: boolean }>`
+  min-height: ${size.target};
+  padding: 6px 14px;
+  border: 1px solid ${({ $isPicked }) => ($isPicked ? color.marine : color.fogDeep)};
+  border-radius: ${size.radius};
+  background: ${({ $isPicked }) => ($isPicked ? color.marine : color.paper)};
+  color: ${({ $isPicked }) => ($isPicked ? color.paper : color.ink)};
+  font: 700 15px ${font.head};
+  text-align: left;
+  cursor: pointer;
+  small {
+    display: block;
+    font: 400 15px ${font.text};
+  }
+`;
+
 export interface FloorScreenProps {
   clientId: string;
   plan: FloorPlan;
@@ -52,77 +75,6 @@ export interface FloorScreenProps {
   missingMorning: boolean;
   painSite: string;
   units: UnitSystem;
-}
-
-/** Before a session: what is planned, and one tap to begin. */
-export function StartScreen({
-  clientId,
-  plan,
-  units,
-}: {
-  clientId: string;
-  plan: Omit<FloorPlan, "sessionId" | "itemId">;
-  units: UnitSystem;
-}) {
-  const router = useRouter();
-  const { take, isTaking, problem } = useStep();
-  return (
-    <Page>
-      <Card style={{ maxWidth: 640, margin: "12px auto" }} aria-label="Today's session">
-        <Stack>
-          <Title>Today&apos;s session</Title>
-          <p>
-            <strong>{variationById(plan.variationId).name}</strong>, {settingText(plan.setting, units)}
-          </p>
-          <p>{doseText(plan.dose)}</p>
-          <Problem text={problem} />
-          <Row>
-            <Button
-              $tone="primary"
-              isDisabled={isTaking}
-              onPress={() =>
-                take(
-                  () => openSessionAction(clientId),
-                  () => router.refresh(),
-                )
-              }
-            >
-              Start the session
-            </Button>
-            <Link href={`/clients/${clientId}/fit`}>Change it on Fit</Link>
-          </Row>
-        </Stack>
-      </Card>
-    </Page>
-  );
-}
-
-function WarningStop({ session, clientId }: { session: FloorSession; clientId: string }) {
-  return (
-    <Card $accent="oxide" role="alert">
-      <Stack>
-        <Title>Stop here</Title>
-        <p>Chest pain, breathlessness beyond the effort, fainting, or a numb saddle: call the emergency services now.</p>
-        <p>
-          A hot or suddenly swollen joint, a knee that locked or gave way, new weakness in a leg: the treating clinician, today. In
-          pregnancy: the maternity team.
-        </p>
-        <p>Planning stops until a clinician has cleared it. What was done is kept.</p>
-        <Row>
-          <Button
-            $tone="primary"
-            onPress={() => {
-              session.end();
-            }}
-          >
-            End the session
-          </Button>
-          <Button onPress={session.withdrawWarning}>Tapped by mistake</Button>
-          <Link href={`/clients/${clientId}/limits`}>Record a clearance</Link>
-        </Row>
-      </Stack>
-    </Card>
-  );
 }
 
 function EndedCard({ clientId, session }: { clientId: string; session: FloorSession }) {
@@ -138,30 +90,126 @@ function EndedCard({ clientId, session }: { clientId: string; session: FloorSess
         <Row>
           <Link href={`/clients/${clientId}/morning`}>Morning after</Link>
           <Link href="/">All clients</Link>
+          {session.log.state.warnings.length === 0 && <Button onPress={session.goOn}>Ended too early: go on</Button>}
         </Row>
       </Stack>
     </Card>
   );
 }
 
-function SmallFigure({ session, context, units }: { session: FloorSession; context: FitContext; units: UnitSystem }) {
-  const demand = demandOf(context.subject, session.variation, session.setting);
-  if (!demand.ok) return null;
+function SmallFigure({ session, units }: { session: FloorSession; units: UnitSystem }) {
+  const { context, variation, place } = session;
+  const drawn = useMemo(() => {
+    const pose = poseOf(context.subject, variation, place.setting);
+    const asked = ask(context.subject, variation, place.setting, AT_THE_POSE);
+    return pose.ok && asked.ok ? { pose, demands: asked.demands } : null;
+  }, [context.subject, variation, place.setting]);
+  if (!drawn) return null;
   return (
     <div className="small-figure">
-      <Figure body={context.subject.body} pose={demand.pose} variation={session.variation} setting={session.setting} units={units} />
+      <Figure
+        subject={context.subject}
+        form={variation}
+        name={variation.name}
+        setting={place.setting}
+        units={units}
+        increments={context.kit.increments}
+        {...drawn}
+      />
     </div>
+  );
+}
+
+function ItemTabs({ items, session }: { items: readonly FloorItem[]; session: FloorSession }) {
+  if (items.length < 2) return null;
+  const { state } = session.log;
+  return (
+    <Items role="group" aria-label="Exercises">
+      {items.map((item) => {
+        const done = state.sets.filter(({ itemId }) => itemId === item.itemId).length;
+        const isPicked = item.itemId === session.item.itemId;
+        return (
+          <ItemTab
+            key={item.itemId}
+            type="button"
+            $isPicked={isPicked}
+            aria-pressed={isPicked}
+            disabled={session.tempo.status !== "idle" && !isPicked}
+            onClick={() => session.pick(item.itemId)}
+          >
+            {itemName(item)}
+            <small>{state.stoppedItemIds.includes(item.itemId) ? "stopped for today" : `${done} of ${item.dose.setCount} sets`}</small>
+          </ItemTab>
+        );
+      })}
+    </Items>
+  );
+}
+
+/** The set in hand: tempo, table, pain; form, ends and easing beside it. */
+function Working(
+  props: FloorScreenProps & {
+    session: FloorSession;
+    isAuto: boolean;
+    onToggle: () => void;
+    canTapPain: boolean;
+    onWarning: () => void;
+    tools: React.ReactNode;
+  },
+) {
+  const { session, units, limitScore, painSite, canTapPain, onToggle, onWarning, isAuto, plan } = props;
+  const { tempo, lastSet, dose } = session;
+  return (
+    <Columns $template="minmax(0, 1fr) 340px">
+      <Stack>
+        <ItemTabs items={plan.items} session={session} />
+        <Row style={{ justifyContent: "space-between" }}>
+          <div>
+            <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
+            <Soft>
+              {settingText(session.place.setting, units)}; {doseText(dose, session.variation.startsBy)}
+            </Soft>
+          </div>
+          {props.tools}
+        </Row>
+        <TempoPanel session={session} isAuto={isAuto} onToggle={onToggle} />
+        <Card aria-label="Sets">
+          <Middle>
+            <SetTable session={session} dose={dose} />
+            <SmallFigure session={session} units={units} />
+          </Middle>
+        </Card>
+        <Card aria-label="Pain">
+          <Row style={{ justifyContent: "space-between", marginBottom: 8 }}>
+            <Title>
+              {tempo.status === "idle" && lastSet ? `Pain of set ${session.sets.length}` : "Pain during this set"}, {painSite}
+            </Title>
+            <Soft>agreed: {limitScore}, nothing sharp; a tap ends the set and saves it</Soft>
+          </Row>
+          <PainPad
+            label="Pain during this set"
+            value={tempo.status === "idle" ? (lastSet?.painScore ?? null) : null}
+            limitScore={limitScore}
+            isDisabled={!canTapPain}
+            onTap={session.tapPain}
+          />
+        </Card>
+      </Stack>
+      <SidePanel session={session} units={units} onWarning={onWarning} />
+    </Columns>
   );
 }
 
 /** One session on the floor. Every tap is kept on this tablet first, then sent. */
 export function FloorScreen(props: FloorScreenProps) {
-  const { clientId, plan, context, units, limitScore, painSite } = props;
+  const { clientId, plan, context, units, limitScore } = props;
   const [isMuted, setMuted] = useState(false);
-  const session = useSession(plan, context, props.known, isMuted);
-  const { tempo, log, allSetsDone, lastSet } = session;
-  const { checkIn, endedAt, warningSigns } = log.state;
-  const isActive = checkIn !== null && endedAt === null && warningSigns.length === 0;
+  const [isAuto, chooseAuto] = useAutoChoice();
+  const [isNaming, setNaming] = useState(false);
+  const session = useSession(plan, context, props.known, { isMuted, isAuto: isAuto && !isNaming, limitScore });
+  const { tempo, log, allSetsDone, lastSet, asking } = session;
+  const { checkIn, endedAt, warnings } = log.state;
+  const isActive = checkIn !== null && endedAt === null && warnings.length === 0 && !isNaming && asking === null;
   const canTapPain = isActive && (tempo.status !== "idle" || lastSet !== undefined);
   const toggle = (): void => {
     if (!isActive || allSetsDone) return;
@@ -174,73 +222,50 @@ export function FloorScreen(props: FloorScreenProps) {
   useKeys({ ...painKeys, " ": toggle, e: () => isActive && session.ease(), E: () => isActive && session.ease() });
 
   if (!log.isReady) return <Page aria-busy>Reading what this tablet holds</Page>;
-  if (warningSigns.length > 0 && endedAt === null)
-    return (
-      <Page>
-        <WarningStop session={session} clientId={clientId} />
-      </Page>
-    );
-  if (endedAt !== null)
-    return (
-      <Page>
-        <EndedCard clientId={clientId} session={session} />
-      </Page>
-    );
+  const only = (card: React.ReactNode) => (
+    <Page>
+      <div style={{ maxWidth: 760, margin: "12px auto" }}>{card}</div>
+    </Page>
+  );
+  if (warnings.length > 0 && endedAt === null) return only(<WarningStop session={session} clientId={clientId} />);
+  if (endedAt !== null) return only(<EndedCard clientId={clientId} session={session} />);
   if (checkIn === null)
-    return (
-      <Page>
-        <div style={{ maxWidth: 760, margin: "12px auto" }}>
-          <CheckInCard
-            usualScore={props.usualScore}
-            limitScore={limitScore}
-            missingMorning={props.missingMorning}
-            onDone={session.checkIn}
-          />
-        </div>
-      </Page>
+    return only(
+      <CheckInCard usualScore={props.usualScore} limitScore={limitScore} missingMorning={props.missingMorning} onDone={session.checkIn} />,
     );
+  if (isNaming)
+    return only(
+      <SignQuestion
+        onSign={(sign) => {
+          session.warn(sign);
+          setNaming(false);
+        }}
+        onMistake={() => setNaming(false)}
+      />,
+    );
+  if (asking !== null) return only(<WhatNow session={session} units={units} />);
+  const tools = (
+    <Row $gap={16}>
+      <SaveLine saved={log.saved} />
+      <CheckField label="Sound" isSelected={!isMuted} onChange={(isOn) => setMuted(!isOn)} />
+      <CheckField label="Next set by itself" isSelected={isAuto} onChange={chooseAuto} />
+      <Button onPress={session.end}>End session</Button>
+    </Row>
+  );
   return (
     <Page>
-      <Columns $template="minmax(0, 1fr) 340px">
-        <Stack>
-          <Row style={{ justifyContent: "space-between" }}>
-            <div>
-              <Title>{session.variation.name}</Title>
-              <Soft>
-                {settingText(session.setting, units)}; {doseText(plan.dose)}
-              </Soft>
-            </div>
-            <Row $gap={16}>
-              <SaveLine saved={log.saved} />
-              <CheckField label="Sound" isSelected={!isMuted} onChange={(isOn) => setMuted(!isOn)} />
-              <Button onPress={session.end}>End session</Button>
-            </Row>
-          </Row>
-          <TempoPanel session={session} dose={plan.dose} onToggle={toggle} />
-          <Card aria-label="Sets">
-            <Middle>
-              <SetTable session={session} dose={plan.dose} />
-              <SmallFigure session={session} context={context} units={units} />
-            </Middle>
-          </Card>
-          <Card aria-label="Pain">
-            <Row style={{ justifyContent: "space-between", marginBottom: 8 }}>
-              <Title>
-                {tempo.status === "idle" && lastSet ? `Pain of set ${log.state.sets.length}` : "Pain during this set"}, {painSite}
-              </Title>
-              <Soft>agreed: {limitScore}, nothing sharp; a tap ends the set and saves it</Soft>
-            </Row>
-            <PainPad
-              label="Pain during this set"
-              value={tempo.status === "idle" ? (lastSet?.painScore ?? null) : null}
-              limitScore={limitScore}
-              isDisabled={!canTapPain}
-              onTap={session.tapPain}
-            />
-          </Card>
-        </Stack>
-        <SidePanel session={session} units={units} />
-      </Columns>
+      <Working
+        {...props}
+        session={session}
+        isAuto={isAuto}
+        onToggle={toggle}
+        canTapPain={canTapPain}
+        onWarning={() => {
+          tempo.stop();
+          setNaming(true);
+        }}
+        tools={tools}
+      />
     </Page>
   );
 }

@@ -1,6 +1,6 @@
 "use client";
 import styled from "styled-components";
-import type { Dose } from "../../core";
+import type { Dose } from "../../core/catalogue/variation";
 import { Button } from "../kit/button";
 import { ChoiceField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
@@ -30,11 +30,17 @@ const Table = styled.table`
   }
 `;
 const TANK = ["0", "1", "2", "3", "4"] as const;
-const ENDED = { "pain-tap": "", sharp: "ended: sharp", spreading: "ended: spreading", "warning-sign": "ended: warning sign" } as const;
+const ENDED = {
+  "pain-tap": "",
+  sharp: "ended: sharp",
+  spreading: "ended: spreading",
+  belly: "ended: belly or pelvic pressure",
+  "warning-sign": "ended: warning sign",
+} as const;
 
 /** What was done, set by set; the last one can be corrected during rest. */
 export function SetTable({ session, dose }: { session: FloorSession; dose: Dose }) {
-  const { sets } = session.log.state;
+  const { sets } = session;
   const isIdle = session.tempo.status === "idle";
   const faultName = (id: string): string => session.variation.faults.find((fault) => fault.id === id)?.sign ?? id;
   const rows = Math.max(dose.setCount, sets.length);

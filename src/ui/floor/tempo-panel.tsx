@@ -1,6 +1,6 @@
 "use client";
 import styled from "styled-components";
-import { type Dose, repetitionS } from "../../core";
+import { phasesOf, repetitionS } from "../../core/dose/dose";
 import { Button, Key } from "../kit/button";
 import { Row } from "../kit/layout";
 import { clockText } from "../text/quantity-text";
@@ -50,29 +50,25 @@ const Bar = styled.div<{ $now: boolean }>`
     color: ${({ $now }) => ($now ? color.paper : color.fogDeep)};
   }
 `;
-const PHASES = { lower: "Lower", pause: "Rest", rise: "Rise" } as const;
+const PHASES = { lower: "Lower", pause: "Pause", rise: "Rise" } as const;
 
-function words({ tempo, restLeftS, allSetsDone, isWaiting, log }: FloorSession, dose: Dose): string {
-  const setNumber = log.state.sets.length + 1;
+function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, sets, dose }: FloorSession): string {
+  const setNumber = sets.length + 1;
   if (tempo.status === "running") return `${PHASES[tempo.moment.phase]}, ${tempo.moment.leftS}`;
   if (tempo.status === "done") return `${dose.repetitionsHigh} done: how was the pain?`;
   if (tempo.status === "stopped") return "Stopped. Tap the pain to save it, or go on.";
+  if (isStopped) return "Stopped for today";
   if (allSetsDone) return "All sets done";
-  if (restLeftS !== null && restLeftS > 0)
-    return `Rest ${clockText(restLeftS)}${isWaiting ? ", then start when the client is ready" : `, set ${setNumber} starts by itself`}`;
+  if (countLeftS !== null) return `Set ${setNumber} in ${countLeftS}`;
+  if (restLeftS !== null && restLeftS > 0) return `Rest ${clockText(restLeftS)}, then set ${setNumber}`;
   return `Set ${setNumber} of ${dose.setCount}`;
 }
 
 /** Repetitions, the phase of the tempo and its length; start and stop. */
-export function TempoPanel({ session, dose, onToggle }: { session: FloorSession; dose: Dose; onToggle: () => void }) {
-  const { tempo, restLeftS, allSetsDone, isWaiting } = session;
+export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSession; isAuto: boolean; onToggle: () => void }) {
+  const { tempo, restLeftS, allSetsDone, isWaiting, dose } = session;
   const isRunning = tempo.status === "running";
-  const { lowerS, pauseS, riseS } = dose.tempo;
-  const parts = [
-    { phase: "lower", lengthS: lowerS },
-    { phase: "pause", lengthS: pauseS },
-    { phase: "rise", lengthS: riseS },
-  ] as const;
+  const parts = phasesOf(dose, session.variation.startsBy);
   const now = parts.findIndex(({ phase }) => phase === tempo.moment.phase);
   const fill = (i: number): number => (!isRunning ? 0 : i < now ? 1 : i === now ? tempo.moment.phaseFraction : 0);
   return (
@@ -80,7 +76,7 @@ export function TempoPanel({ session, dose, onToggle }: { session: FloorSession;
       <Count aria-label="Repetitions">{tempo.status === "idle" ? 0 : tempo.repetitions}</Count>
       <div>
         <Phase role="status" aria-live={isRunning ? "off" : "polite"}>
-          {words(session, dose)}
+          {words(session)}
         </Phase>
         <Bars aria-hidden>
           {parts.map(({ phase, lengthS }, i) =>
@@ -98,7 +94,9 @@ export function TempoPanel({ session, dose, onToggle }: { session: FloorSession;
         </Bars>
       </div>
       <Row>
-        {restLeftS !== null && restLeftS > 0 && !isWaiting && <Button onPress={session.wait}>Wait</Button>}
+        {isAuto && (session.countLeftS !== null || (restLeftS !== null && restLeftS > 0)) && !isWaiting && (
+          <Button onPress={session.wait}>Wait</Button>
+        )}
         {!allSetsDone && tempo.status !== "done" && (
           <Button onPress={onToggle}>
             {isRunning ? "Stop" : tempo.status === "stopped" ? "Go on" : "Start"} <Key aria-hidden>space</Key>

@@ -1,7 +1,7 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { v4 as newUuid } from "uuid";
-import { type FloorEvent, type FloorEventBody, floorState, type FloorState } from "../../core";
+import { type FloorEvent, type FloorEventBody, floorState, type FloorState } from "../../core/floor/events";
 import { keepEvent, keptEvents, type SendOutcome, sendWaiting, waitingCount } from "./event-store";
 
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];

@@ -1,139 +1,186 @@
 "use client";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useRef, useState, useEffect } from "react";
 import { v4 as newUuid } from "uuid";
-import {
-  type CheckInChoice,
-  type Dose,
-  EASE_ORDER,
-  easedSetting,
-  type FitContext,
-  type FloorEvent,
-  type FloorSet,
-  nextStep,
-  type PerformedSet,
-  type Setting,
-  type Step,
-  type Variation,
-  variationById,
-} from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import type { Dose, Variation } from "../../core/catalogue/variation";
+import type { FitContext, Place } from "../../core/fit/context";
+import { type Stepped, easeOnce } from "../../core/fit/step";
+import { type CheckInChoice, type FloorEvent, type FloorSet, placeNow, type SetEnd, unansweredSet } from "../../core/floor/events";
+import type { WarningSign } from "../../core/limits/clinician";
+import type { Side } from "../../core/mechanics/channels";
+import { useAutoStart } from "./use-auto-start";
 import { type FloorLog, useFloorEvents } from "./use-floor-events";
 import { useRestLeftS } from "./use-rest";
 import { type Tempo, useTempo } from "./use-tempo";
 
+export interface FloorItem extends Place {
+  itemId: string;
+  side: Side;
+  dose: Dose;
+}
 export interface FloorPlan {
   sessionId: string;
-  itemId: string;
-  variationId: string;
-  setting: Setting;
-  dose: Dose;
+  items: readonly FloorItem[];
 }
 
 export interface FloorSession {
   log: FloorLog;
   tempo: Tempo;
+  item: FloorItem;
+  pick: (itemId: string) => void;
+  context: FitContext;
   variation: Variation;
-  /** The set-up now, after any easing. */
-  setting: Setting;
-  easeStep: Step | null;
+  /** The place and the dose now, after any easing. */
+  place: Place;
+  dose: Dose;
+  /** Sets of the item in hand. */
+  sets: readonly FloorSet[];
+  /** What easing would do next; null where nothing easier is left. */
+  easing: Stepped | null;
   /** Faults seen in the set under way, or in the last one during rest. */
   faults: readonly string[];
   restLeftS: number | null;
+  /** Seconds of the count before a set that starts by itself. */
+  countLeftS: number | null;
   isWaiting: boolean;
   wait: () => void;
   lastSet: FloorSet | undefined;
   allSetsDone: boolean;
+  isStopped: boolean;
+  /** A set that ended in a way that asks one large question. */
+  asking: FloorSet | null;
   checkIn: (painScore: number, newSwelling: boolean, choice: CheckInChoice) => void;
   tapPain: (painScore: number) => void;
-  endSet: (endedBy: PerformedSet["endedBy"]) => void;
+  endSet: (endedBy: Exclude<SetEnd, "warning-sign">) => void;
+  warn: (sign: WarningSign) => void;
   correctRepetitions: (by: 1 | -1) => void;
   sayTank: (leftInTank: number) => void;
   toggleFault: (fault: string) => void;
   ease: () => void;
   undoEase: () => void;
-  withdrawWarning: () => void;
+  stopItem: () => void;
   voidLast: () => void;
   end: () => void;
+  goOn: () => void;
 }
 
+/** Signs that come with how a set ended: they close planning as any other does. */
+const SIGN_OF: Partial<Record<SetEnd, WarningSign>> = { spreading: "spreading-pain", belly: "belly-or-pelvic" };
+
+const onLeg = (context: FitContext, leadSide: Side): FitContext => ({ ...context, subject: { ...context.subject, leadSide } });
+const useOnLeg = (context: FitContext, leadSide: Side): FitContext => useMemo(() => onLeg(context, leadSide), [context, leadSide]);
+
 /** One session on the floor: every tap becomes an event, and everything shown is what the events add up to. */
-export function useSession(plan: FloorPlan, context: FitContext, known: readonly FloorEvent[], isMuted: boolean): FloorSession {
-  const { sessionId, itemId, dose } = plan;
+export function useSession(
+  plan: FloorPlan,
+  given: FitContext,
+  known: readonly FloorEvent[],
+  options: { isMuted: boolean; isAuto: boolean; limitScore: number },
+): FloorSession {
+  const { sessionId, items } = plan;
   const log = useFloorEvents(sessionId, known);
-  const tempo = useTempo(sessionId, dose, isMuted);
+  const { state, append, latest } = log;
+  const [picked, setPicked] = useState<string | null>(null);
+  const isLeft = ({ itemId, dose }: FloorItem): boolean =>
+    !state.stoppedItemIds.includes(itemId) && state.sets.filter((set) => set.itemId === itemId).length < dose.setCount;
+  const item = items.find(({ itemId }) => itemId === picked) ?? items.find(isLeft) ?? items.at(-1);
+  if (!item) throw new RangeError("a session without items");
+  const { itemId, side } = item;
+  const context = useOnLeg(given, side);
+  const { setCount, variationId, setting } = placeNow({ ...item, setCount: item.dose.setCount }, itemId, state.eases);
+  const place = useMemo(() => ({ variationId, setting }), [variationId, setting]);
+  const dose = useMemo(() => ({ ...item.dose, setCount }), [item.dose, setCount]);
+  const variation = variationById(variationId);
+  const tempo = useTempo(sessionId, itemId, dose, variation.startsBy, options.isMuted);
   const [seen, setSeen] = useState<readonly string[]>([]);
   const [isWaiting, setWaiting] = useState(false);
-  const variation = variationById(plan.variationId);
-  const { state, append, latest } = log;
-  const setting = useMemo(() => easedSetting(plan.setting, itemId, state.eases), [plan.setting, itemId, state.eases]);
-  const easeStep = useMemo(() => nextStep(context, variation, setting, "ease", EASE_ORDER), [context, variation, setting]);
-  const lastSet = state.sets.at(-1);
-  const allSetsDone = state.sets.length >= dose.setCount;
+  const easing = useMemo(() => easeOnce(context, place, dose), [context, place, dose]);
+  const sets = state.sets.filter((set) => set.itemId === itemId);
+  const lastSet = sets.at(-1);
+  const isStopped = state.stoppedItemIds.includes(itemId);
+  const allSetsDone = sets.length >= dose.setCount || isStopped;
   const isIdle = tempo.status === "idle";
-  const restLeftS = useRestLeftS(isIdle && !allSetsDone && lastSet ? lastSet.endedAt : null, dose.restS);
-
-  // Rest that runs out while one is looking starts the next set: one tap a set.
-  const wasResting = useRef(false);
-  const { start } = tempo;
-  useEffect(() => {
-    if (restLeftS !== null && restLeftS > 0) wasResting.current = true;
-    else if (restLeftS === 0 && wasResting.current && !isWaiting && isIdle && state.endedAt === null) {
-      wasResting.current = false;
-      start();
-    }
-  }, [restLeftS, isWaiting, isIdle, state.endedAt, start]);
+  const asking = unansweredSet(state, options.limitScore);
+  const isOver = state.endedAt !== null || state.warnings.length > 0;
+  const isHeld = isWaiting || !isIdle || asking !== null || isOver;
+  // after a set that asks, nothing counts down until it is answered
+  const restLeftS = useRestLeftS(isIdle && !allSetsDone && lastSet && asking === null && !isOver ? lastSet.endedAt : null, dose.restS);
+  const countLeftS = useAutoStart({ isOn: options.isAuto, restLeftS, isHeld, count: tempo.count, start: tempo.start });
 
   const isSetOpen = useRef(false);
   useEffect(() => {
     isSetOpen.current = !isIdle;
   }, [isIdle]);
 
-  const saveSet = (painScore: number | null, endedBy: PerformedSet["endedBy"]): void => {
+  const saveSet = (painScore: number | null, endedBy: SetEnd): void => {
     isSetOpen.current = false; // before any render: a second tap corrects, it does not add
     append({ kind: "set-ended", setId: newUuid(), itemId, setting, repetitions: tempo.repetitions, painScore, faults: [...seen], endedBy });
     tempo.clear();
     setSeen([]);
     setWaiting(false);
   };
-  const correct = (change: {
-    repetitions?: number;
-    painScore?: number;
-    leftInTank?: number;
-    faults?: string[];
-    endedBy?: PerformedSet["endedBy"];
-  }): void => {
-    const last = latest().sets.at(-1);
+  const lastOf = (): FloorSet | undefined => latest().sets.findLast((set) => set.itemId === itemId);
+  const correct = (change: Extract<FloorEvent["body"], { kind: "set-corrected" }>["change"]): void => {
+    const last = lastOf();
     if (last) append({ kind: "set-corrected", setId: last.id, change });
+  };
+  const appendEase = (of: string, { tread, dose: to }: Stepped): void => {
+    const { change, variationId: toId, setting: toSetting } = tread;
+    const levers = [...(change?.levers ?? [])];
+    append({ kind: "eased", itemId: of, levers, to: { variationId: toId, setting: toSetting }, setCount: to.setCount });
   };
   const ease = (): void => {
     if (isSetOpen.current) saveSet(null, "pain-tap");
-    if (easeStep) append({ kind: "eased", itemId, lever: easeStep.lever, from: easeStep.from, to: easeStep.to });
+    if (easing) appendEase(itemId, easing);
+  };
+  const endWith = (endedBy: SetEnd): void => {
+    if (isSetOpen.current) saveSet(null, endedBy);
+    else correct({ endedBy });
   };
 
   return {
     log,
     tempo,
+    item,
+    pick: setPicked,
+    context,
     variation,
-    setting,
-    easeStep,
+    place,
+    dose,
+    sets,
+    easing,
     faults: isIdle ? (lastSet?.faults ?? []) : seen,
     restLeftS,
+    countLeftS,
     isWaiting,
     wait: () => setWaiting(true),
     lastSet,
     allSetsDone,
+    isStopped,
+    asking,
     checkIn: (painScore, newSwelling, choice) => {
       append({ kind: "checked-in", painScore, newSwelling, choice });
-      if (choice === "ease-all") ease();
       if (choice === "stop") append({ kind: "session-ended" });
+      if (choice !== "ease-all") return;
+      for (const each of items) {
+        const own = onLeg(given, each.side);
+        const eased = easeOnce(own, each, each.dose);
+        if (eased) appendEase(each.itemId, eased);
+        else append({ kind: "item-stopped", itemId: each.itemId }); // nothing easier is left: it rests today
+      }
     },
     tapPain: (painScore) => (isSetOpen.current ? saveSet(painScore, "pain-tap") : correct({ painScore })),
     endSet: (endedBy) => {
-      if (isSetOpen.current) saveSet(null, endedBy);
-      else correct({ endedBy });
-      if (endedBy === "warning-sign") append({ kind: "warning-sign", sign: "on-the-floor" });
+      endWith(endedBy);
+      const sign = SIGN_OF[endedBy];
+      if (sign) append({ kind: "warning-sign", sign });
+    },
+    warn: (sign) => {
+      if (isSetOpen.current || lastOf()) endWith("warning-sign");
+      append({ kind: "warning-sign", sign });
     },
     correctRepetitions: (by) => {
-      const last = latest().sets.at(-1);
+      const last = lastOf();
       if (last) correct({ repetitions: Math.max(0, last.repetitions + by) });
     },
     sayTank: (leftInTank) => correct({ leftInTank }),
@@ -141,21 +188,22 @@ export function useSession(plan: FloorPlan, context: FitContext, known: readonly
       const toggled = (list: readonly string[]): string[] =>
         list.includes(fault) ? list.filter((other) => other !== fault) : [...list, fault];
       if (isSetOpen.current) setSeen(toggled);
-      else correct({ faults: toggled(latest().sets.at(-1)?.faults ?? []) });
+      else correct({ faults: toggled(lastOf()?.faults ?? []) });
     },
     ease,
     undoEase: () => {
-      const last = latest().eases.at(-1);
+      const last = latest().eases.findLast((each) => each.itemId === itemId);
       if (last) append({ kind: "ease-undone", easedEventId: last.eventId });
     },
-    withdrawWarning: () => {
-      append({ kind: "warning-withdrawn" });
-      if (latest().sets.at(-1)?.endedBy === "warning-sign") correct({ endedBy: "pain-tap" });
+    stopItem: () => {
+      append({ kind: "item-stopped", itemId });
+      setPicked(null);
     },
     voidLast: () => {
-      const last = latest().sets.at(-1);
+      const last = lastOf();
       if (last) append({ kind: "set-voided", setId: last.id });
     },
     end: () => append({ kind: "session-ended" }),
+    goOn: () => append({ kind: "session-continued" }),
   };
 }

@@ -1,8 +1,9 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { type Dose, repetitionS, tempoMoment, type TempoMoment } from "../../core";
+import type { Dose, Variation } from "../../core/catalogue/variation";
+import { repetitionS, tempoMoment, type TempoMoment } from "../../core/dose/dose";
 
-const PITCH_HZ = { lower: 392, pause: 330, rise: 587, end: 784 } as const;
+const PITCH_HZ = { lower: 392, pause: 330, rise: 587, end: 784, count: 494 } as const;
 
 /** Short tones for the phases. The audio context is made on the first tap, as browsers ask. */
 class Tones {
@@ -24,6 +25,7 @@ class Tones {
 
 /** The set under way, kept over a reload. `stoppedS` is set while it is stopped. */
 interface Running {
+  itemId: string;
   startedAtMs: number;
   stoppedS: number | null;
 }
@@ -37,15 +39,19 @@ function readRunning(sessionId: string): Running | null {
 
 export interface Tempo {
   status: "idle" | "running" | "stopped" | "done";
+  /** The item whose set is under way. */
+  itemId: string | null;
   moment: TempoMoment;
   repetitions: number;
   start: () => void;
   stop: () => void;
   clear: () => void;
+  /** One tone of the count before a set that starts by itself. */
+  count: () => void;
 }
 
 /** Counts a set by its tempo, by sight and by sound. It is done at the top of the repetition range. */
-export function useTempo(sessionId: string, dose: Dose, isMuted: boolean): Tempo {
+export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy: Variation["startsBy"], isMuted: boolean): Tempo {
   const [running, setRunning] = useState<Running | null>(null);
   const [nowMs, setNowMs] = useState(0);
   const tones = useRef(new Tones());
@@ -54,7 +60,7 @@ export function useTempo(sessionId: string, dose: Dose, isMuted: boolean): Tempo
   const elapsedS = running === null ? 0 : Math.min(goalS, running.stoppedS ?? Math.max(0, (nowMs - running.startedAtMs) / 1000));
   const isDone = running !== null && elapsedS >= goalS;
   const isRunning = running !== null && running.stoppedS === null && !isDone;
-  const moment = tempoMoment(dose, Math.min(elapsedS, goalS - 1e-6));
+  const moment = tempoMoment(dose, startsBy, Math.min(elapsedS, goalS - 1e-6));
 
   const keep = useCallback(
     (next: Running | null) => {
@@ -85,13 +91,18 @@ export function useTempo(sessionId: string, dose: Dose, isMuted: boolean): Tempo
     if (isDone) tones.current.play("end", 0.5);
     else tones.current.play(moment.phase);
   });
+  const count = useCallback(() => {
+    if (!isMuted) tones.current.play("count");
+  }, [isMuted]);
 
   return {
     status: running === null ? "idle" : isDone ? "done" : running.stoppedS === null ? "running" : "stopped",
+    itemId: running?.itemId ?? null,
     moment,
     repetitions: isDone ? dose.repetitionsHigh : moment.repetitions,
-    start: () => keep({ startedAtMs: Date.now() - (running?.stoppedS ?? 0) * 1000, stoppedS: null }),
-    stop: () => running && keep({ ...running, stoppedS: elapsedS }),
+    start: () => keep({ itemId, startedAtMs: Date.now() - (running?.stoppedS ?? 0) * 1000, stoppedS: null }),
+    stop: () => running && running.stoppedS === null && keep({ ...running, stoppedS: elapsedS }),
     clear: () => keep(null),
+    count,
   };
 }

@@ -1,5 +1,5 @@
-import { inFromM, mFromIn } from "../../core";
-import type { UnitSystem } from "../text/quantity-text";
+import { type LeverId, LEVERS } from "../../core/templates/lever";
+import { inFromM, kgfFromN, kgFromLb, lbFromKg, mFromIn, nFromKgf, type UnitSystem } from "../../core/units";
 
 /** How finely a length is entered. */
 export interface LengthSteps {
@@ -36,4 +36,34 @@ export function lengthField(
         step: imperialIn,
         onChange: (inches: number) => onChange(mFromIn(inches)),
       };
+}
+
+interface UnitEdge {
+  unit: string;
+  step: number;
+  toSi: (typed: number) => number;
+  fromSi: (value: number) => number;
+}
+const same = (value: number): number => value;
+/** How a lever is typed: its unit on this side of the edge, and the way to SI and back. */
+export function leverField(lever: LeverId, units: UnitSystem): UnitEdge {
+  const isMetric = units === "metric";
+  switch (LEVERS[lever].unit) {
+    case "m":
+      return isMetric
+        ? { unit: "cm", step: 1, toSi: (typed) => typed / 100, fromSi: (value) => value * 100 }
+        : { unit: "in", step: 0.5, toSi: mFromIn, fromSi: inFromM };
+    case "kg":
+      return isMetric ? { unit: "kg", step: 0.5, toSi: same, fromSi: same } : { unit: "lb", step: 1, toSi: kgFromLb, fromSi: lbFromKg };
+    case "N":
+      return isMetric
+        ? { unit: "kg", step: 1, toSi: nFromKgf, fromSi: kgfFromN }
+        : { unit: "lb", step: 1, toSi: (typed) => nFromKgf(kgFromLb(typed)), fromSi: (value) => lbFromKg(kgfFromN(value)) };
+    case "fraction":
+      return { unit: "%", step: 1, toSi: (typed) => typed / 100, fromSi: (value) => value * 100 };
+    case "deg":
+      return { unit: "degrees", step: 1, toSi: same, fromSi: same };
+    case "s":
+      return { unit: "s", step: 1, toSi: same, fromSi: same };
+  }
 }

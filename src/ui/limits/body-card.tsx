@@ -1,8 +1,10 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { choosePostureAction, recordMeasureAction } from "../../actions/clients";
-import { bodyFromMeasure, type BodyMeasure, POSTURE_CHOICES, type PostureRule } from "../../core";
+import { bodyFromMeasure, type BodyMeasure } from "../../core/body/body";
+import { POSTURE_CHOICES, type PostureRule } from "../../core/mechanics/posture";
 import { BodyPanel } from "../body/body-panel";
 import { Button } from "../kit/button";
 import { SelectField } from "../kit/fields";
@@ -11,7 +13,7 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
 import { postureName, postureText } from "../text/posture-text";
-import { lengthText, massText, statureText, type UnitSystem } from "../text/quantity-text";
+import { lengthText, massText, statureText } from "../text/quantity-text";
 
 function MeasureForm(props: { clientId: string; measure: BodyMeasure; units: UnitSystem; onDone: () => void }) {
   const [draft, setDraft] = useState(props.measure);

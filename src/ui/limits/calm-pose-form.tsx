@@ -1,48 +1,45 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { useMemo, useState } from "react";
 import { Form } from "react-aria-components";
+import { v4 as newUuid } from "uuid";
 import { recordCalmPoseAction } from "../../actions/limits";
-import {
-  CATALOGUE,
-  demandOf,
-  hasLever,
-  inFromM,
-  type LimitedBy,
-  mFromIn,
-  type Setting,
-  type Side,
-  startSetting,
-  type Subject,
-  variationById,
-} from "../../core";
+import { CATALOGUE, variationById } from "../../core/catalogue/catalogue";
+import { DEFAULT_KIT } from "../../core/fit/context";
+import { type LimitedBy, SITES } from "../../core/limits/complaint";
+import type { Side } from "../../core/mechanics/channels";
+import { ask, AT_THE_POSE } from "../../core/templates/ask";
+import { leversOf, type OwnRange, startSetting } from "../../core/templates/form";
+import { LEVERS, type Setting, withLever } from "../../core/templates/lever";
+import { poseOf } from "../../core/templates/pose";
+import type { Subject } from "../../core/templates/template";
 import { Figure } from "../figure/figure";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField, NumberField, SelectField } from "../kit/fields";
 import { Columns, Notice, Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
+import { leverField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { poseFailureText } from "../text/fit-text";
-import type { UnitSystem } from "../text/quantity-text";
+import { leverName } from "../text/lever-text";
+import { capital, siteName } from "../text/limit-text";
 
-const LIMITED_BY = [
-  { id: "kneecap", label: "Kneecap" },
-  { id: "knee", label: "Knee joint" },
-  { id: "hip", label: "Hip" },
-  { id: "low-back", label: "Low back" },
-] as const satisfies readonly { id: LimitedBy; label: string }[];
+const LIMITED_BY = SITES.filter((site): site is LimitedBy => site !== "other").map((id) => ({ id, label: capital(siteName[id]) }));
 const SIDES = [
   { id: "left", label: "Left" },
   { id: "right", label: "Right" },
 ] as const;
-const VARIATIONS = CATALOGUE.filter((variation) => hasLever(variation, "seatHeightM")).map(({ id, name }) => ({ id, label: name }));
+const ROWS = CATALOGUE.filter(({ template, isRetired }) => template !== "no-model" && !isRetired).map(({ id, name }) => ({
+  id,
+  label: name,
+}));
 
-/** An angle that may be left unmeasured. */
+/** A number that may be left unmeasured. */
 function MaybeNumber(props: {
   ask: string;
   label: string;
   unit: string;
   value: number | null;
-  start: number;
   min: number;
   max: number;
   onChange: (value: number | null) => void;
@@ -50,11 +47,12 @@ function MaybeNumber(props: {
   const { value } = props;
   return (
     <Row $gap={16} style={{ alignItems: "end" }}>
-      <CheckField label={props.ask} isSelected={value !== null} onChange={(isOn) => props.onChange(isOn ? props.start : null)} />
+      <CheckField label={props.ask} isSelected={value !== null} onChange={(isOn) => props.onChange(isOn ? NaN : null)} />
       {value !== null && (
         <NumberField
           label={props.label}
           unit={props.unit}
+          isRequired
           minValue={props.min}
           maxValue={props.max}
           value={value}
@@ -65,7 +63,34 @@ function MaybeNumber(props: {
   );
 }
 
-/** The lowest seat that stayed quiet, with whatever was measured on it. It sets the ceiling. */
+/** What was set up: the levers a trainer sets from day to day. */
+function LeverField({
+  range,
+  value,
+  units,
+  onChange,
+}: {
+  range: OwnRange;
+  value: number;
+  units: UnitSystem;
+  onChange: (value: number) => void;
+}) {
+  const { unit, step, toSi, fromSi } = leverField(range.lever, units);
+  return (
+    <NumberField
+      label={leverName(range.lever)}
+      unit={unit}
+      isRequired
+      step={step}
+      minValue={Math.ceil(fromSi(range.min) / step - 1e-6) * step}
+      maxValue={Math.floor(fromSi(range.max) / step + 1e-6) * step}
+      value={Math.round(fromSi(value) / step) * step}
+      onChange={(typed) => onChange(toSi(typed))}
+    />
+  );
+}
+
+/** The lowest set-up that stayed quiet, with whatever was measured on it. It sets the ceiling. */
 export function CalmPoseForm({
   clientId,
   subject,
@@ -77,67 +102,80 @@ export function CalmPoseForm({
   units: UnitSystem;
   onDone: () => void;
 }) {
+  const [id] = useState(() => newUuid()); // made here: sent twice, it is one calm pose
   const [side, setSide] = useState<Side>(subject.leadSide);
   const [limitedBy, setLimitedBy] = useState<LimitedBy>("kneecap");
   const [variationId, setVariationId] = useState<string>("raised-sit-to-stand");
-  const [seatHeightM, setSeatHeightM] = useState(0.58);
+  const [given, setGiven] = useState<Setting>({});
   const [sharePercent, setSharePercent] = useState<number | null>(null);
   const [shankLeanDeg, setShankLeanDeg] = useState<number | null>(null);
   const [trunkLeanDeg, setTrunkLeanDeg] = useState<number | null>(null);
   const { take, isTaking, problem } = useStep();
   const variation = variationById(variationId);
-  const setting = useMemo(
-    (): Setting => ({ ...startSetting(variation), seatHeightM, shareFraction: (sharePercent ?? 50) / 100 }),
-    [variation, seatHeightM, sharePercent],
-  );
-  const demand = useMemo(() => demandOf(subject, variation, setting), [subject, variation, setting]);
-  const isMetric = units === "metric";
+  const own = useMemo(() => ({ ...subject, leadSide: side }), [subject, side]);
+  const setting = useMemo((): Setting => ({ ...startSetting(own, variation), ...given }), [own, variation, given]);
+  const pose = useMemo(() => poseOf(own, variation, setting), [own, variation, setting]);
+  const asked = useMemo(() => ask(own, variation, setting, AT_THE_POSE), [own, variation, setting]);
+  const ranges = leversOf(own, variation).filter(({ lever }) => ["range", "support", "load"].includes(LEVERS[lever].kind));
+  const isShared = variation.levers.some(({ lever }) => lever === "shareFraction");
+  const isComplete = [sharePercent, shankLeanDeg, trunkLeanDeg].every((value) => value === null || Number.isFinite(value));
   return (
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        const pose = {
+        const calm = {
+          id,
           side,
           limitedBy,
           variationId,
           setting,
-          shareFraction: sharePercent === null ? null : sharePercent / 100,
+          shareFraction: sharePercent === null || !isShared ? null : sharePercent / 100,
           shankLeanDeg,
           trunkLeanDeg,
         };
-        take(() => recordCalmPoseAction(clientId, pose), onDone);
+        take(() => recordCalmPoseAction(clientId, calm), onDone);
       }}
     >
-      <Columns $template="minmax(0, 1fr) 220px">
+      <Columns $template="minmax(0, 1fr) 260px">
         <Stack>
-          <ChoiceField label="What said stop there" options={LIMITED_BY} value={limitedBy} onChange={setLimitedBy} />
+          <SelectField label="What said stop there" options={LIMITED_BY} value={limitedBy} onChange={setLimitedBy} />
           <ChoiceField label="Side" options={SIDES} value={side} onChange={setSide} />
-          <SelectField label="How it was done" options={VARIATIONS} value={variationId} onChange={setVariationId} />
-          <NumberField
-            label="Lowest seat that stayed quiet"
-            unit={isMetric ? "cm" : "in"}
-            minValue={isMetric ? 35 : 14}
-            maxValue={isMetric ? 80 : 31}
-            step={isMetric ? 1 : 0.5}
-            value={isMetric ? Math.round(seatHeightM * 100) : Math.round(inFromM(seatHeightM) * 2) / 2}
-            onChange={(value) => setSeatHeightM(isMetric ? value / 100 : mFromIn(value))}
+          <SelectField
+            label="How it was done"
+            options={ROWS}
+            value={variationId}
+            onChange={(next) => {
+              setVariationId(next);
+              setGiven({});
+            }}
           />
-          <MaybeNumber
-            ask="Two scales were used"
-            label="Under the sore leg"
-            unit="%"
-            value={sharePercent}
-            start={45}
-            min={20}
-            max={80}
-            onChange={setSharePercent}
-          />
+          <Row $gap={16} style={{ alignItems: "start" }}>
+            {ranges.map((range) => (
+              <LeverField
+                key={`${variationId} ${range.lever}`}
+                range={range}
+                value={setting[range.lever] ?? range.start}
+                units={units}
+                onChange={(value) => setGiven((now) => withLever(now, range.lever, value))}
+              />
+            ))}
+          </Row>
+          {isShared && (
+            <MaybeNumber
+              ask="Two scales were used"
+              label="Under the sore leg"
+              unit="%"
+              value={sharePercent}
+              min={20}
+              max={80}
+              onChange={setSharePercent}
+            />
+          )}
           <MaybeNumber
             ask="Shin lean was measured"
             label="Shin forward"
             unit="degrees"
             value={shankLeanDeg}
-            start={26}
             min={0}
             max={45}
             onChange={setShankLeanDeg}
@@ -148,22 +186,30 @@ export function CalmPoseForm({
               label="Trunk forward"
               unit="degrees"
               value={trunkLeanDeg}
-              start={40}
               min={0}
               max={80}
               onChange={setTrunkLeanDeg}
             />
           )}
           <Problem text={problem} />
-          <Button type="submit" $tone="primary" isDisabled={isTaking || !demand.ok}>
+          <Button type="submit" $tone="primary" isDisabled={isTaking || !pose.ok || !isComplete}>
             Set the ceiling from this
           </Button>
         </Stack>
-        <div style={{ height: 260 }}>
-          {demand.ok ? (
-            <Figure body={subject.body} pose={demand.pose} variation={variation} setting={setting} units={units} />
+        <div style={{ height: 280 }}>
+          {pose.ok && asked.ok ? (
+            <Figure
+              subject={own}
+              form={variation}
+              name={variation.name}
+              setting={setting}
+              pose={pose}
+              demands={asked.demands}
+              units={units}
+              increments={DEFAULT_KIT.increments}
+            />
           ) : (
-            <Notice $tone="oxide">Not possible: {poseFailureText(demand.reason)}.</Notice>
+            <Notice $tone="oxide">Not possible: {poseFailureText(pose.ok ? "" : pose.reason)}.</Notice>
           )}
         </div>
       </Columns>

@@ -1,16 +1,17 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { setDailyHeightAction } from "../../actions/clients";
-import { DAILY_LIMITS, type DailyTask } from "../../core";
+import { DAILY_LIMITS, type DailyTask } from "../../core/fit/daily";
 import { Button, TextButton } from "../kit/button";
 import { ChoiceField, NumberField, TextField } from "../kit/fields";
 import { Card, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
-import { lengthText, type UnitSystem } from "../text/quantity-text";
+import { lengthText } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 
 const KINDS = [

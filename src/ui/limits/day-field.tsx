@@ -2,7 +2,7 @@
 import { parseDate } from "@internationalized/date";
 import { DateField, DateInput, DateSegment, Label, Text } from "react-aria-components";
 import styled from "styled-components";
-import type { Day } from "../../core";
+import type { Day } from "../../core/limits/limit";
 import { color, size } from "../theme/tokens";
 
 const Shell = styled(DateField)`

@@ -1,22 +1,36 @@
 "use client";
 import { useState } from "react";
 import { Form } from "react-aria-components";
+import { v4 as newUuid } from "uuid";
 import { addLimitAction } from "../../actions/limits";
-import { type ChannelSide, type Day, LIMIT_BOUNDS, type LimitRule, type OwnerKind } from "../../core";
+import {
+  type Day,
+  type Limit,
+  LIMIT_BOUNDS,
+  LIMIT_CHANNELS,
+  type LimitChannelId,
+  type LimitRule,
+  type OwnerKind,
+  ROOM_BOUNDS,
+} from "../../core/limits/limit";
+import { CHANNELS, type ChannelSide } from "../../core/mechanics/channels";
+import { kgfFromN, kgFromLb, lbFromKg, nFromKgf, type UnitSystem } from "../../core/units";
+import { type Trait, TRAITS } from "../../core/templates/template";
 import { Button } from "../kit/button";
-import { ChoiceField, NumberField, TextField } from "../kit/fields";
+import { ChoiceField, NumberField, SelectField, TextField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
+import { capital, limitChannelName, traitName } from "../text/limit-text";
 import { DayField } from "./day-field";
 
-type Kind = LimitRule["kind"];
-const KINDS = [
-  { id: "knee-bend", label: "Knee bend" },
-  { id: "shin-forward", label: "Shin forward" },
-  { id: "no-load-on-back", label: "No load on the back" },
+type What = `most ${LimitChannelId}` | "room" | `never ${Trait}` | "own-words";
+const WHATS: readonly { id: What; label: string }[] = [
+  ...LIMIT_CHANNELS.map((channel) => ({ id: `most ${channel}` as const, label: `${capital(limitChannelName[channel])}, at most` })),
+  { id: "room", label: "Belly room, at least" },
+  ...TRAITS.map((trait) => ({ id: `never ${trait}` as const, label: `No ${traitName[trait]}` })),
   { id: "own-words", label: "In own words" },
-] as const satisfies readonly { id: Kind; label: string }[];
+];
 const OWNERS = [
   { id: "clinician", label: "Clinician" },
   { id: "rule", label: "Published rule" },
@@ -28,44 +42,71 @@ const SIDES = [
   { id: "both", label: "Both" },
 ] as const;
 
-function ruleOf(kind: Kind, maxDeg: number, text: string): LimitRule {
-  if (kind === "knee-bend" || kind === "shin-forward") return { kind, maxDeg };
-  return kind === "own-words" ? { kind, text } : { kind };
+const channelOf = (what: What): LimitChannelId | null => LIMIT_CHANNELS.find((channel) => what === `most ${channel}`) ?? null;
+const isForce = (channel: LimitChannelId): boolean => CHANNELS[channel].unit === "N";
+
+/** What is typed for a bound, and what it is in SI: degrees, kilograms or pounds, per cent of body weight. */
+function edgeOf(
+  channel: LimitChannelId,
+  units: UnitSystem,
+): { unit: string; toSi: (typed: number) => number; fromSi: (value: number) => number } {
+  if (channel === "legWeight") return { unit: "% of body weight", toSi: (typed) => typed / 100, fromSi: (value) => value * 100 };
+  if (!isForce(channel)) return { unit: "degrees", toSi: (typed) => typed, fromSi: (value) => value };
+  return units === "metric"
+    ? { unit: "kg", toSi: nFromKgf, fromSi: kgfFromN }
+    : { unit: "lb", toSi: (typed) => nFromKgf(kgFromLb(typed)), fromSi: (value) => lbFromKg(kgfFromN(value)) };
+}
+
+function ruleOf(what: What, value: number, text: string, units: UnitSystem): LimitRule {
+  const channel = channelOf(what);
+  if (channel) return { kind: "most", channel, most: edgeOf(channel, units).toSi(value) };
+  if (what === "room") return { kind: "room", leastDeg: value };
+  const never = TRAITS.find((trait) => what === `never ${trait}`);
+  return never ? { kind: "never", what: never } : { kind: "own-words", text };
 }
 
 /** A new limit: what, which side, whose, and until when. */
-export function LimitForm({ clientId, today, onDone }: { clientId: string; today: Day; onDone: () => void }) {
-  const [kind, setKind] = useState<Kind>("knee-bend");
-  const [maxDeg, setMaxDeg] = useState(90);
+export function LimitForm({ clientId, today, units, onDone }: { clientId: string; today: Day; units: UnitSystem; onDone: () => void }) {
+  const [id] = useState(() => newUuid()); // made here: sent twice, it is one limit
+  const [what, setWhat] = useState<What>("most kneeFlexion");
+  const [value, setValue] = useState(NaN);
   const [text, setText] = useState("");
-  const [side, setSide] = useState<ChannelSide>("right");
+  const [side, setSide] = useState<ChannelSide | null>(null);
   const [ownerKind, setOwnerKind] = useState<OwnerKind>("clinician");
   const [ownerName, setOwnerName] = useState("");
   const [untilDay, setUntilDay] = useState<Day | null>(null);
   const { take, isTaking, problem } = useStep();
-  const bounds = kind === "shin-forward" ? LIMIT_BOUNDS.shinForwardMaxDeg : LIMIT_BOUNDS.kneeBendMaxDeg;
-  const hasAngle = kind === "knee-bend" || kind === "shin-forward";
+  const channel = channelOf(what);
+  const isSided = channel !== null && CHANNELS[channel].sided;
+  const edge = channel && edgeOf(channel, units);
+  const bounds =
+    channel && edge ? { min: edge.fromSi(LIMIT_BOUNDS[channel].min), max: edge.fromSi(LIMIT_BOUNDS[channel].max) } : ROOM_BOUNDS;
   return (
     <Form
       onSubmit={(event) => {
         event.preventDefault();
         const owner = { kind: ownerKind, name: ownerName };
-        take(
-          () =>
-            addLimitAction(clientId, { rule: ruleOf(kind, maxDeg, text), side: hasAngle ? side : "both", owner, fromDay: today, untilDay }),
-          onDone,
-        );
+        const limit: Omit<Limit, "lift" | "side"> = { id, rule: ruleOf(what, value, text, units), owner, fromDay: today, untilDay };
+        take(() => addLimitAction(clientId, { ...limit, side: isSided ? side : "both" }), onDone);
       }}
     >
       <Stack>
-        <ChoiceField label="What is limited" options={KINDS} value={kind} onChange={setKind} />
-        {hasAngle && (
+        <SelectField label="What is limited" options={WHATS} value={what} onChange={setWhat} />
+        {(channel !== null || what === "room") && (
           <Row $gap={24} style={{ alignItems: "start" }}>
-            <NumberField label="At most" unit="degrees" minValue={bounds.min} maxValue={bounds.max} value={maxDeg} onChange={setMaxDeg} />
-            <ChoiceField label="Side" options={SIDES} value={side} onChange={setSide} />
+            <NumberField
+              label={what === "room" ? "At least" : "At most"}
+              unit={edge?.unit ?? "degrees"}
+              isRequired
+              minValue={Math.round(bounds.min)}
+              maxValue={Math.round(bounds.max)}
+              value={value}
+              onChange={setValue}
+            />
+            {isSided && <ChoiceField label="Side" options={SIDES} value={side} onChange={setSide} />}
           </Row>
         )}
-        {kind === "own-words" && (
+        {what === "own-words" && (
           <TextField
             label="In own words"
             isRequired

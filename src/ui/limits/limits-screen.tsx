@@ -1,35 +1,34 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { type ReactNode, useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
-import { recordClearanceAction } from "../../actions/clients";
 import { liftLimitAction, raiseCeilingAction } from "../../actions/limits";
-import {
-  type BodyMeasure,
-  type Ceiling,
-  type DailyTask,
-  type Day,
-  isBinding,
-  type Limit,
-  limitState,
-  type PostureRule,
-  type Subject,
-} from "../../core";
+import type { BodyMeasure } from "../../core/body/body";
+import type { DailyTask } from "../../core/fit/daily";
+import type { Ceiling } from "../../core/limits/ceiling";
+import type { Complaint } from "../../core/limits/complaint";
+import { type Day, isBinding, type Lift, type Limit, limitState } from "../../core/limits/limit";
+import type { PostureRule } from "../../core/mechanics/posture";
+import type { Warning } from "../../core/progress/warning";
+import type { ClientProfile } from "../../core/record/record";
+import type { Subject } from "../../core/templates/template";
 import { Button } from "../kit/button";
-import { TextField } from "../kit/fields";
+import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask, Why } from "../kit/why";
-import { demandText, jointText } from "../text/channel-text";
+import { channelValueText, jointText } from "../text/channel-text";
 import { dayText } from "../text/day-text";
-import { warningText } from "../text/decision-text";
+import { poseFailureText } from "../text/fit-text";
 import { capital, limitText } from "../text/limit-text";
-import { percentText, type UnitSystem } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 import { BodyCard } from "./body-card";
 import { CalmPoseForm } from "./calm-pose-form";
+import { ClearanceCard } from "./clearance-card";
 import { DailyCard } from "./daily-card";
+import { DetailsCard } from "./details-card";
 import { LimitForm } from "./limit-form";
 
 const Line = styled.li`
@@ -42,9 +41,11 @@ const Line = styled.li`
 `;
 
 export interface LimitsScreenProps {
-  clientId: string;
+  client: ClientProfile;
+  complaints: readonly Complaint[];
   limits: readonly Limit[];
   ceilings: readonly Ceiling[];
+  unusable: readonly { ceiling: Omit<Ceiling, "value">; reason: string }[];
   provisional: readonly string[];
   proposal: { ceilingId: string; value: number } | null;
   subject: Subject | null;
@@ -52,81 +53,65 @@ export interface LimitsScreenProps {
   posture: PostureRule;
   isShinMeasured: boolean;
   dailyTasks: readonly DailyTask[];
-  warning: { day: Day; signs: readonly string[] } | null;
+  warnings: readonly Warning[];
   today: Day;
   units: UnitSystem;
 }
 
-function LiftForm({ clientId, limit, today, onDone }: { clientId: string; limit: Limit; today: Day; onDone: () => void }) {
+const KINDS = [
+  { id: "lifted", label: "Lifted by whoever may" },
+  { id: "mistake", label: "Entered by mistake" },
+] as const;
+
+function LiftForm({
+  clientId,
+  limit,
+  today,
+  units,
+  onDone,
+}: {
+  clientId: string;
+  limit: Limit;
+  today: Day;
+  units: UnitSystem;
+  onDone: () => void;
+}) {
+  const [kind, setKind] = useState<Lift["kind"]>("lifted");
   const [by, setBy] = useState("");
   const [role, setRole] = useState("");
   const [reason, setReason] = useState("");
   const { take, isTaking, problem } = useStep();
+  const isLifted = kind === "lifted";
   return (
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => liftLimitAction(clientId, { limitId: limit.id, by, role, reason }), onDone);
+        take(() => liftLimitAction(clientId, { limitId: limit.id, kind, by, role, reason }), onDone);
       }}
     >
       <Stack>
-        <p>{limitText(limit, today)}</p>
-        <TextField label="Lifted by" isRequired value={by} onChange={setBy} />
+        <p>{limitText(limit, today, units)}</p>
+        <ChoiceField label="Why it ends" options={KINDS} value={kind} onChange={setKind} />
+        <TextField label={isLifted ? "Lifted by" : "Taken back by"} isRequired value={by} onChange={setBy} />
         <TextField label="Their role" isRequired value={role} onChange={setRole} />
-        <TextField label="What they said" long isRequired value={reason} onChange={setReason} />
+        <TextField label={isLifted ? "What they said" : "What was wrong with it"} long isRequired value={reason} onChange={setReason} />
         <Problem text={problem} />
         <Button type="submit" $tone="primary" isDisabled={isTaking}>
-          Record the lifting
+          {isLifted ? "Record the lifting" : "Take it back"}
         </Button>
       </Stack>
     </Form>
   );
 }
 
-function ClearanceCard({ clientId, warning }: { clientId: string; warning: NonNullable<LimitsScreenProps["warning"]> }) {
-  const [by, setBy] = useState("");
-  const [role, setRole] = useState("");
-  const [note, setNote] = useState("");
-  const { take, isTaking, problem } = useStep();
-  return (
-    <Card $accent="oxide" aria-label="Warning sign">
-      <Form
-        onSubmit={(event) => {
-          event.preventDefault();
-          take(() => recordClearanceAction(clientId, { by, role, note }));
-        }}
-      >
-        <Stack>
-          <Title>A warning sign stands open since {dayText(warning.day)}</Title>
-          <ul>
-            {warning.signs.map((sign) => (
-              <li key={sign}>{warningText(sign)}</li>
-            ))}
-          </ul>
-          <p>Planning goes on once a clinician has cleared it. In an emergency call the emergency services.</p>
-          <Row $gap={16} style={{ alignItems: "end" }}>
-            <TextField label="Cleared by" isRequired value={by} onChange={setBy} />
-            <TextField label="Their role" isRequired value={role} onChange={setRole} />
-            <TextField label="What they said" value={note} onChange={setNote} />
-            <Button type="submit" isDisabled={isTaking}>
-              Record the clearance
-            </Button>
-          </Row>
-          <Problem text={problem} />
-        </Stack>
-      </Form>
-    </Card>
-  );
-}
-
-function CeilingLine({ ceiling, isProvisional, children }: { ceiling: Ceiling; isProvisional: boolean; children?: ReactNode }) {
-  const { channel, side, value, standsInFor, source, fromDay, share } = ceiling;
+function CeilingLine(props: { ceiling: Ceiling; isProvisional: boolean; units: UnitSystem; children?: ReactNode }) {
+  const { ceiling, isProvisional, units, children } = props;
+  const { channel, side, value, source, fromDay, isShareMeasured } = ceiling;
   const from = source.kind === "calm-pose" ? "a calm pose" : "calm mornings near it";
-  const joint = capital(jointText(channel, side));
   return (
     <Line>
       <span>
-        <strong>{standsInFor ? `${joint}, for the kneecap past 90°` : joint}</strong>
+        <strong>{capital(jointText(channel, side))}</strong>
         <br />
         <Soft>
           from {from}, {dayText(fromDay)}
@@ -137,16 +122,19 @@ function CeilingLine({ ceiling, isProvisional, children }: { ceiling: Ceiling; i
         {children}
         <Why title={`Ceiling of the ${jointText(channel, side)}`} about={`Why this ceiling of the ${jointText(channel, side)}`}>
           <p>
-            {demandText({ channel, low: value, head: value, high: value })} in the model, which is good for comparing set-ups on this
-            client, not for absolute limits.
+            {channelValueText(channel, value, units)} in the model, computed anew today from the calm pose under today&apos;s shin rule:
+            good for comparing set-ups on this client, not an absolute limit.
           </p>
           <p>
-            {percentText(share.fraction)} of the weight under that leg,{" "}
-            {share.measured ? "measured" : "assumed: a guarded leg carries less than it looks, and the lower share is the safer ceiling"}.
+            The weight under that leg was{" "}
+            {isShareMeasured
+              ? "measured."
+              : "not measured: a guarded leg carries less than it looks, and the least plausible share is the safer ceiling."}
           </p>
-          {standsInFor && (
+          {channel === "kneecapStress" && (
             <p>
-              Kneecap figures are not to be trusted past 90° of bend. There, and only there, the knee&apos;s moment is compared with this.
+              Kneecap figures are not to be trusted past 90° of bend. There the knee&apos;s moment stands in for it, so that deeper never
+              reads easier.
             </p>
           )}
         </Why>
@@ -157,14 +145,18 @@ function CeilingLine({ ceiling, isProvisional, children }: { ceiling: Ceiling; i
 
 /** Limits with their owners, and the ceilings with where they came from. */
 export function LimitsScreen(props: LimitsScreenProps) {
-  const { clientId, limits, ceilings, provisional, proposal, subject, measure, dailyTasks, warning, today, units } = props;
+  const { client, complaints, limits, ceilings, unusable, provisional, proposal, subject, measure, dailyTasks, warnings, today, units } =
+    props;
+  const clientId = client.id;
   const [open, setOpen] = useState<"limit" | "calm-pose" | Limit | null>(null);
   const raising = useStep();
   const close = (): void => setOpen(null);
   return (
     <Page>
       <Stack>
-        {warning && <ClearanceCard clientId={clientId} warning={warning} />}
+        {warnings.map((warning) => (
+          <ClearanceCard key={`${warning.sourceId} ${warning.sign}`} clientId={clientId} warning={warning} />
+        ))}
         <Columns $template="1fr 1fr">
           <Card aria-label="Limits">
             <Row style={{ justifyContent: "space-between" }}>
@@ -175,7 +167,7 @@ export function LimitsScreen(props: LimitsScreenProps) {
               {limits.map((limit) => (
                 <Line key={limit.id}>
                   <span>
-                    {limitText(limit, today)}
+                    {limitText(limit, today, units)}
                     {limitState(limit, today) === "ask" && (
                       <>
                         <br />
@@ -183,7 +175,7 @@ export function LimitsScreen(props: LimitsScreenProps) {
                       </>
                     )}
                   </span>
-                  {isBinding(limit, today) && <Button onPress={() => setOpen(limit)}>Lift</Button>}
+                  {isBinding(limit, today) && <Button onPress={() => setOpen(limit)}>Lift or take back</Button>}
                 </Line>
               ))}
             </ul>
@@ -198,7 +190,7 @@ export function LimitsScreen(props: LimitsScreenProps) {
             </Row>
             <ul style={{ marginTop: 10 }}>
               {ceilings.map((ceiling) => (
-                <CeilingLine key={ceiling.id} ceiling={ceiling} isProvisional={provisional.includes(ceiling.id)}>
+                <CeilingLine key={ceiling.id} ceiling={ceiling} units={units} isProvisional={provisional.includes(ceiling.id)}>
                   {proposal?.ceilingId === ceiling.id && (
                     <Button $tone="primary" isDisabled={raising.isTaking} onPress={() => raising.take(() => raiseCeilingAction(clientId))}>
                       Raise by 5%
@@ -207,8 +199,14 @@ export function LimitsScreen(props: LimitsScreenProps) {
                 </CeilingLine>
               ))}
             </ul>
+            {unusable.map(({ ceiling, reason }) => (
+              <p key={ceiling.id} style={{ marginTop: 8 }}>
+                <strong>{capital(jointText(ceiling.channel, ceiling.side))}: cannot be compared today.</strong>{" "}
+                {capital(poseFailureText(reason))}. Measure its calm pose again; until then nothing that asks of it is open.
+              </p>
+            ))}
             <Problem text={raising.problem} />
-            {ceilings.length === 0 && (
+            {ceilings.length === 0 && unusable.length === 0 && (
               <p style={{ marginTop: 10 }}>
                 None yet. The lowest seat that stays quiet sets the ceiling for the joint that said stop, and for no other.
               </p>
@@ -216,6 +214,7 @@ export function LimitsScreen(props: LimitsScreenProps) {
           </Card>
         </Columns>
         <Columns $template="1fr 1fr">
+          <DetailsCard client={client} complaints={complaints} today={today} />
           {measure && (
             <BodyCard clientId={clientId} measure={measure} posture={props.posture} isShinMeasured={props.isShinMeasured} units={units} />
           )}
@@ -223,13 +222,15 @@ export function LimitsScreen(props: LimitsScreenProps) {
         </Columns>
       </Stack>
       <Ask title="Add a limit" isOpen={open === "limit"} onClose={close}>
-        <LimitForm clientId={clientId} today={today} onDone={close} />
+        <LimitForm clientId={clientId} today={today} units={units} onDone={close} />
       </Ask>
       <Ask title="Measure a calm seat" isOpen={open === "calm-pose"} onClose={close}>
         {subject && <CalmPoseForm clientId={clientId} subject={subject} units={units} onDone={close} />}
       </Ask>
-      <Ask title="Lift a limit" isOpen={open !== null && typeof open === "object"} onClose={close}>
-        {open !== null && typeof open === "object" && <LiftForm clientId={clientId} limit={open} today={today} onDone={close} />}
+      <Ask title="Lift or take back a limit" isOpen={open !== null && typeof open === "object"} onClose={close}>
+        {open !== null && typeof open === "object" && (
+          <LiftForm clientId={clientId} limit={open} today={today} units={units} onDone={close} />
+        )}
       </Ask>
     </Page>
   );

@@ -3,7 +3,8 @@ import dynamic from "next/dynamic";
 import { memo, useState } from "react";
 import { Form } from "react-aria-components";
 import { addBandAction } from "../../actions/equipment";
-import { BAND_LIMITS, kgFromLb, lbFromKg, type MeasuredBand, nFromKgf } from "../../core";
+import { BAND_LIMITS, type MeasuredBand } from "../../core/mechanics/band";
+import { kgFromLb, lbFromKg, nFromKgf, type UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
@@ -11,7 +12,7 @@ import { Problem } from "../kit/problem";
 import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
-import { handText, lengthText, type UnitSystem } from "../text/quantity-text";
+import { handText, lengthText } from "../text/quantity-text";
 
 const BandCurve = dynamic(() => import("./band-curve"), { ssr: false, loading: () => <div style={{ height: 120 }} /> });
 const NONE = "none measured";

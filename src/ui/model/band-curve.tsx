@@ -1,8 +1,9 @@
 "use client";
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import { bandTension, kgfFromN, lbFromKg, type MeasuredBand } from "../../core";
+import { bandTension, type MeasuredBand } from "../../core/mechanics/band";
+import { kgfFromN, lbFromKg, type UnitSystem } from "../../core/units";
 import { Soft } from "../kit/layout";
-import { lengthText, type UnitSystem } from "../text/quantity-text";
+import { lengthText } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 
 const STEPS = 24;

@@ -1,23 +1,20 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { useMemo, useState } from "react";
-import {
-  CHANNELS,
-  type ChannelId,
-  type ModelLever,
-  type ModelTemplate,
-  type NumberChannelId,
-  solveTemplate,
-  templateDemand,
-  type Who,
-} from "../../core";
+import { type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId } from "../../core/mechanics/channels";
+import { headlineOf, solveLever } from "../../core/fit/solve";
+import { type Form, leversOf, movedBy, type OwnRange } from "../../core/templates/form";
+import { type LeverId, LEVERS, type Setting, withLever } from "../../core/templates/lever";
+import type { Subject } from "../../core/templates/template";
 import { Button } from "../kit/button";
 import { NumberField, SelectField } from "../kit/fields";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
-import { modelChannelName, modelLeverText } from "../text/model-text";
-import { percentText, type UnitSystem } from "../text/quantity-text";
+import { quantityName } from "../text/channel-text";
+import { leverName, leverValueText } from "../text/lever-text";
+import { percentText } from "../text/quantity-text";
 
 /** Channels worth solving for: forces that are told as numbers. */
-const SOLVABLE = (Object.keys(CHANNELS) as ChannelId[]).filter((id): id is NumberChannelId => CHANNELS[id].reads === "force");
+const SOLVABLE = NUMBER_CHANNELS.filter((id) => CHANNELS[id].reads === "force");
 
 interface Found {
   /** On hand, never asking more; null where nothing on hand does. */
@@ -26,20 +23,19 @@ interface Found {
   useFraction: number | null;
   reason: "target-below-range" | "target-above-range" | "no-feasible-pose" | null;
 }
+interface Asking {
+  subject: Subject;
+  form: Form;
+  setting: Setting;
+}
+const sideOf = (channel: NumberChannelId, { leadSide }: Subject): ChannelSide => (CHANNELS[channel].sided ? leadSide : "both");
 
-function find(
-  who: Who,
-  template: ModelTemplate,
-  values: Record<string, number>,
-  lever: ModelLever,
-  channel: NumberChannelId,
-  fraction: number,
-): Found {
-  const watched = { channel, leg: "lead" as const };
-  const now = templateDemand(who, template, values, watched);
-  const solution = solveTemplate(who, template, values, lever, watched, now * fraction);
+function find({ subject, form, setting }: Asking, range: OwnRange, channel: NumberChannelId, fraction: number): Found {
+  const solvedFor = { channel, side: sideOf(channel, subject) };
+  const now = headlineOf(subject, form, setting, solvedFor, false);
+  const solution = solveLever(subject, form, setting, range, solvedFor, now * fraction, LEVERS[range.lever].increment, false);
   const { snapped } = solution;
-  const there = snapped === null ? NaN : templateDemand(who, template, { ...values, [lever.id]: snapped }, watched);
+  const there = snapped === null ? NaN : headlineOf(subject, form, withLever(setting, range.lever, snapped), solvedFor, false);
   return {
     value: snapped,
     exact: solution.ok ? solution.x : null,
@@ -48,37 +44,36 @@ function find(
   };
 }
 
-function foundText({ value, exact, useFraction, reason }: Found, lever: ModelLever, units: UnitSystem): string {
-  const name = lever.name.toLowerCase();
-  if (value === null) return reason === "target-above-range" ? `No ${name} asks that much.` : `No ${name} on hand asks so little.`;
+function foundText({ value, exact, useFraction, reason }: Found, lever: LeverId, units: UnitSystem): string {
+  const name = leverName(lever);
+  if (value === null)
+    return reason === "target-above-range"
+      ? `No ${name.toLowerCase()} asks that much.`
+      : `No ${name.toLowerCase()} on hand asks so little.`;
   const far = reason === "target-above-range" ? " It does not get higher than that." : "";
-  const between = exact !== null && Math.abs(exact - value) > lever.step / 20 ? ` (exactly ${modelLeverText(lever, exact, units)})` : "";
-  return `${lever.name} ${modelLeverText(lever, value, units)}${between}: ${useFraction === null ? "" : percentText(useFraction)} of what is asked now.${far}`;
+  const isBetween = exact !== null && Math.abs(exact - value) > LEVERS[lever].increment / 20;
+  const between = isBetween ? ` (exactly ${leverValueText(lever, exact, units)})` : "";
+  return `${name} ${leverValueText(lever, value, units)}${between}: ${useFraction === null ? "" : percentText(useFraction)} of what is asked now.${far}`;
 }
 
 /** Which setting makes a joint be asked so much less, or more, than now: solved, and snapped to what is on hand on the safe side. */
-export function FindCard(props: {
-  who: Who;
-  template: ModelTemplate;
-  values: Record<string, number>;
-  units: UnitSystem;
-  onSet: (lever: string, value: number) => void;
-}) {
-  const { who, template, values, units, onSet } = props;
-  const [leverId, setLeverId] = useState(template.movement.lever);
+export function FindCard(props: Asking & { units: UnitSystem; onSet: (lever: LeverId, value: number) => void }) {
+  const { subject, form, setting, units, onSet } = props;
+  const [leverId, setLeverId] = useState<LeverId>(movedBy(form));
   const [percent, setPercent] = useState(70);
   const [picked, setPicked] = useState<NumberChannelId>("kneeMoment");
   const channels = useMemo(
-    () => SOLVABLE.filter((channel) => templateDemand(who, template, values, { channel, leg: "lead" }) > 0),
-    [who, template, values],
+    () => SOLVABLE.filter((channel) => headlineOf(subject, form, setting, { channel, side: sideOf(channel, subject) }, false) > 0),
+    [subject, form, setting],
   );
+  const ranges = useMemo(() => leversOf(subject, form), [subject, form]);
   const channel = channels.includes(picked) ? picked : channels[0];
-  const lever = template.levers.find(({ id }) => id === leverId) ?? template.levers[0];
+  const range = ranges.find(({ lever }) => lever === leverId) ?? ranges[0];
   const found = useMemo(
-    () => (channel && lever ? find(who, template, values, lever, channel, percent / 100) : null),
-    [who, template, values, lever, channel, percent],
+    () => (channel && range ? find({ subject, form, setting }, range, channel, percent / 100) : null),
+    [subject, form, setting, range, channel, percent],
   );
-  if (!channel || !lever) return null;
+  if (!channel || !range) return null;
   return (
     <Card aria-label="Find a setting" style={{ marginTop: 14 }}>
       <Stack $gap={8}>
@@ -86,20 +81,20 @@ export function FindCard(props: {
         <Row $gap={16} style={{ alignItems: "end" }}>
           <SelectField
             label="What should be asked"
-            options={channels.map((id) => ({ id, label: modelChannelName(id) }))}
+            options={channels.map((id) => ({ id, label: quantityName(id) }))}
             value={channel}
             onChange={setPicked}
           />
           <NumberField label="Of what it is now" unit="%" minValue={10} maxValue={200} step={5} value={percent} onChange={setPercent} />
           <SelectField
             label="By moving"
-            options={template.levers.map(({ id, name }) => ({ id, label: name }))}
-            value={lever.id}
+            options={ranges.map(({ lever }) => ({ id: lever, label: leverName(lever) }))}
+            value={range.lever}
             onChange={setLeverId}
           />
-          {found?.value != null && <Button onPress={() => onSet(lever.id, found.value ?? lever.start)}>Set it so</Button>}
+          {found?.value != null && <Button onPress={() => onSet(range.lever, found.value ?? range.start)}>Set it so</Button>}
         </Row>
-        <p aria-live="polite">{found && foundText(found, lever, units)}</p>
+        <p aria-live="polite">{found && foundText(found, range.lever, units)}</p>
         <Soft>Under 5% apart is about the same; never snapped to where more is asked.</Soft>
       </Stack>
     </Card>

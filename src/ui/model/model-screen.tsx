@@ -3,38 +3,48 @@ import dynamic from "next/dynamic";
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-components";
 import styled from "styled-components";
-import {
-  bodyFromMeasure,
-  type BodyMeasure,
-  type MeasuredBand,
-  MODEL_GROUPS,
-  MODEL_TEMPLATES,
-  type ModelGroup,
-  type ModelLever,
-  type ModelTemplate,
-  type PostureRule,
-  startValues,
-} from "../../core";
+import { bodyFromMeasure, type BodyMeasure } from "../../core/body/body";
+import { CATALOGUE } from "../../core/catalogue/catalogue";
+import { STUDIES, type Study, STUDY_GROUPS, type StudyGroup } from "../../core/catalogue/studies.data";
+import type { MeasuredBand } from "../../core/mechanics/band";
+import type { Side } from "../../core/mechanics/channels";
+import type { PostureRule } from "../../core/mechanics/posture";
+import { ask, AT_THE_POSE } from "../../core/templates/ask";
+import { leversOf, movedBy, type OwnRange, parametersOf, startSetting, templateOf } from "../../core/templates/form";
+import { harderOf, type LeverId, type LeverUnit, LEVERS, type Setting, withLever } from "../../core/templates/lever";
+import { poseOf } from "../../core/templates/pose";
+import type { Template } from "../../core/templates/template";
+import { nFromKgf, type UnitSystem } from "../../core/units";
 import { BodyPanel } from "../body/body-panel";
+import { Figure } from "../figure/figure";
 import { Button } from "../kit/button";
 import { SelectField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { LeverBase } from "../kit/slider";
 import { Ask } from "../kit/why";
-import { modelFailureText, modelLeverText, modelWarningText } from "../text/model-text";
+import { poseWarningText } from "../text/channel-text";
+import { poseFailureText } from "../text/fit-text";
+import { leverName, leverValueText } from "../text/lever-text";
 import { postureText } from "../text/posture-text";
-import { lengthText, massText, statureText, type UnitSystem } from "../text/quantity-text";
+import { lengthText, massText, statureText } from "../text/quantity-text";
 import { BandCard } from "./band-card";
 import { ChannelTable } from "./channel-table";
 import { FindCard } from "./find-card";
-import { ModelFigure } from "./model-figure";
 
 const LeverCharts = dynamic(() => import("./lever-charts"), { ssr: false, loading: () => <div style={{ height: 150 }} /> });
 const PLAY_MS = 3000;
-const SHIN: Readonly<Partial<Record<ModelTemplate["shin"], string>>> = {
+const SHIN: Readonly<Partial<Record<Template["shin"], string>>> = {
   lever: "As set by its own lever.",
   balance: "Follows from balance while the trunk is kept as set.",
 };
+/** By hand the model moves finer than any kit. */
+const FINE: Readonly<Record<LeverUnit, number>> = { m: 0.01, deg: 1, kg: 1, N: nFromKgf(1), fraction: 0.05, s: 5 };
+const FINE_STEPS = Object.fromEntries(Object.entries(LEVERS).map(([lever, { unit }]) => [lever, FINE[unit]])) as Record<LeverId, number>;
+
+/** What the page shows: a row of the catalogue, or a study of the model. */
+type Shown = Omit<Study, "group" | "plays"> & { group: StudyGroup | "Catalogue"; plays?: Study["plays"] };
+const GROUPS = ["Catalogue", ...STUDY_GROUPS] as const;
+const SHOWN: readonly Shown[] = [...CATALOGUE.map((variation) => ({ ...variation, group: "Catalogue" as const })), ...STUDIES];
 
 const Lever = styled(LeverBase)`
   grid-template-columns: 1fr auto;
@@ -61,14 +71,21 @@ function usePlayed(isPlaying: boolean, { from, to }: { from: number; to: number 
   }, [isPlaying, from, to]);
 }
 
-function LeverSlider(props: { lever: ModelLever; value: number; units: UnitSystem; onChange: (value: number) => void }) {
-  const { lever, value, units, onChange } = props;
+function LeverSlider(props: { range: OwnRange; value: number; units: UnitSystem; onChange: (value: number) => void }) {
+  const { range, value, units, onChange } = props;
+  const name = leverName(range.lever);
   return (
-    <Lever minValue={lever.min} maxValue={lever.max} step={lever.step} value={value} onChange={(next) => onChange(next as number)}>
-      <Label>{lever.name}</Label>
-      <SliderOutput>{modelLeverText(lever, value, units)}</SliderOutput>
+    <Lever
+      minValue={range.min}
+      maxValue={range.max}
+      step={FINE_STEPS[range.lever]}
+      value={value}
+      onChange={(next) => onChange(next as number)}
+    >
+      <Label>{name}</Label>
+      <SliderOutput>{leverValueText(range.lever, value, units)}</SliderOutput>
       <SliderTrack className="track">
-        <SliderThumb className="thumb" aria-label={lever.name} />
+        <SliderThumb className="thumb" aria-label={name} />
       </SliderTrack>
     </Lever>
   );
@@ -98,41 +115,56 @@ function Scrub(props: { movement: { from: number; to: number }; value: number; o
 export interface ModelScreenProps {
   measure: BodyMeasure;
   posture: PostureRule;
+  side: Side;
   units: UnitSystem;
   /** The studio's bands, as they were measured. */
   bands: readonly MeasuredBand[];
-  /** What to show first: a template and values of its levers, as another screen had them. */
-  shown: { id: string; values: Record<string, number> } | null;
+  /** What to show first: a row and its setting, as another screen had it. */
+  shown: { id: string; setting: Setting } | null;
 }
 
-/** The template in hand, its levers' values, and the body it is tried on. */
-function useModel({ measure, posture, shown, bands }: ModelScreenProps) {
-  const [templateId, setTemplateId] = useState(shown?.id ?? "squat");
-  const [all, setAll] = useState<Record<string, Record<string, number>>>(shown ? { [shown.id]: shown.values } : {});
+/** The row in hand, its setting, and the body it is tried on. */
+function useModel({ measure, posture, side, shown, bands }: ModelScreenProps) {
+  const [formId, setFormId] = useState(shown?.id ?? "squat");
+  const [all, setAll] = useState<Record<string, Setting>>(shown ? { [shown.id]: shown.setting } : {});
   const [tried, setTried] = useState(measure);
-  const template = MODEL_TEMPLATES.find(({ id }) => id === templateId) ?? MODEL_TEMPLATES[0];
-  if (!template) throw new RangeError("no templates");
-  const set = all[template.id];
-  const values = useMemo(() => ({ ...startValues(template), ...set }), [template, set]);
+  const form = SHOWN.find(({ id }) => id === formId) ?? SHOWN[0];
+  if (!form) throw new RangeError("nothing to show");
   const [bandName, setBandName] = useState(bands[0]?.name ?? null);
   const band = bands.find(({ name }) => name === bandName) ?? null;
-  const who = useMemo(() => ({ body: bodyFromMeasure(tried), posture, band }), [tried, posture, band]);
-  const setLever = (lever: string, value: number): void =>
-    setAll((now) => ({ ...now, [template.id]: { ...now[template.id], [lever]: value } }));
-  return { template, values, who, tried, setTried, setTemplateId, setLever, bandName, setBandName };
+  const subject = useMemo(() => ({ body: bodyFromMeasure(tried), posture, leadSide: side, band }), [tried, posture, side, band]);
+  const set = all[form.id];
+  const setting = useMemo(() => {
+    const share = form.levers.some(({ lever }) => lever === "shareFraction")
+      ? { shareFraction: leversOf(subject, form).find(({ lever }) => lever === "shareFraction")?.start ?? 0.5 }
+      : {};
+    return { ...startSetting(subject, form), ...share, ...set };
+  }, [subject, form, set]);
+  const setLever = (lever: LeverId, value: number): void =>
+    setAll((now) => ({ ...now, [form.id]: withLever({ ...setting, ...now[form.id] }, lever, value) }));
+  return { form, setting, subject, tried, setTried, setFormId, setLever, bandName, setBandName };
 }
 
-/** The body model laid open: any template on this body or another, every channel with unit and trust, and its limits. */
+/** The body model laid open: any row on this body or another, every channel with unit and trust, and its limits. */
 export function ModelScreen(props: ModelScreenProps) {
-  const { measure, posture, units } = props;
-  const { template, values, who, tried, setTried, setTemplateId, setLever, bandName, setBandName } = useModel(props);
+  const { measure, posture, units, side } = props;
+  const { form, setting, subject, tried, setTried, setFormId, setLever, bandName, setBandName } = useModel(props);
   const [isPlaying, setPlaying] = useState(false);
   const [isBodyOpen, setBodyOpen] = useState(false);
-  usePlayed(isPlaying, template.movement, (value) => setLever(template.movement.lever, value));
-  const pose = template.pose(who, values);
-  const settled = useDeferredValue(values); // what is solved and charted may lag a drag by a frame
+  const lever = movedBy(form);
+  const ranges = leversOf(subject, form);
+  const row = ranges.find((range) => range.lever === lever);
+  const [least, most] = [row?.min ?? 0, row?.max ?? 1];
+  const within = (value: number): number => Math.min(most, Math.max(least, value));
+  const [from, to] = form.plays ? form.plays.map(within) : harderOf(lever) === "less" ? [most, least] : [least, most];
+  const movement = { from: from ?? least, to: to ?? most };
+  usePlayed(isPlaying, movement, (value) => setLever(lever, value));
+  const pose = useMemo(() => poseOf(subject, form, setting), [subject, form, setting]);
+  const asked = useMemo(() => ask(subject, form, setting, AT_THE_POSE), [subject, form, setting]);
+  const settled = useDeferredValue(setting); // what is solved and charted may lag a drag by a frame
   const isOwnBody = tried === measure;
-  const pickGroup = (group: ModelGroup): void => setTemplateId(MODEL_TEMPLATES.find((row) => row.group === group)?.id ?? "squat");
+  const template = templateOf(form);
+  const pickGroup = (group: Shown["group"]): void => setFormId(SHOWN.find((each) => each.group === group)?.id ?? "squat");
   return (
     <Page>
       <Columns $template="250px minmax(0, 1fr) 530px">
@@ -140,53 +172,55 @@ export function ModelScreen(props: ModelScreenProps) {
           <Stack>
             <SelectField
               label="Kind"
-              options={MODEL_GROUPS.map((group) => ({ id: group, label: group }))}
-              value={template.group}
+              options={GROUPS.map((group) => ({ id: group, label: group }))}
+              value={form.group}
               onChange={pickGroup}
             />
             <SelectField
               label="Movement"
-              options={MODEL_TEMPLATES.filter(({ group }) => group === template.group).map(({ id, name }) => ({ id, label: name }))}
-              value={template.id}
-              onChange={setTemplateId}
+              options={SHOWN.filter(({ group }) => group === form.group).map(({ id, name }) => ({ id, label: name }))}
+              value={form.id}
+              onChange={setFormId}
             />
-            {template.levers.map((lever) => (
+            {ranges.map((range) => (
               <LeverSlider
-                key={`${template.id}-${lever.id}`}
-                lever={lever}
-                value={values[lever.id] ?? lever.start}
+                key={`${form.id}-${range.lever}`}
+                range={range}
+                value={setting[range.lever] ?? range.start}
                 units={units}
-                onChange={(value) => setLever(lever.id, value)}
+                onChange={(value) => setLever(range.lever, value)}
               />
             ))}
-            {template.needsBand && <BandCard bands={props.bands} name={bandName} units={units} onPick={setBandName} />}
+            {form.needsBand && <BandCard bands={props.bands} name={bandName} units={units} onPick={setBandName} />}
             <Button onPress={() => setPlaying(!isPlaying)}>{isPlaying ? "Stop" : "Play the movement"}</Button>
           </Stack>
         </Card>
         <Card aria-label="Figure">
-          <Title>{template.name}</Title>
+          <Title>{form.name}</Title>
           <div style={{ height: 390, overflow: "hidden" }}>
-            {pose.ok ? (
-              <ModelFigure
-                who={who}
+            {pose.ok && asked.ok ? (
+              <Figure
+                subject={subject}
+                form={form}
+                name={form.name}
+                setting={setting}
                 pose={pose}
-                template={template}
-                values={values}
+                demands={asked.demands}
                 units={units}
-                onMove={(value) => setLever(template.movement.lever, value)}
+                {...(form.plays ? { plays: form.plays } : {})}
+                increments={FINE_STEPS}
+                onLever={setLever}
               />
             ) : (
-              <Notice style={{ marginTop: 16 }}>Not possible: {modelFailureText(pose.reason)}.</Notice>
+              <Notice style={{ marginTop: 16 }}>
+                Not possible: {poseFailureText(pose.ok ? (asked.ok ? "" : asked.reason) : pose.reason)}.
+              </Notice>
             )}
           </div>
-          <Scrub
-            movement={template.movement}
-            value={values[template.movement.lever] ?? 0}
-            onMove={(value) => setLever(template.movement.lever, value)}
-          />
-          {pose.ok && pose.warnings.length > 0 && <Notice>Mind: {pose.warnings.map(modelWarningText).join("; ")}.</Notice>}
+          <Scrub movement={movement} value={setting[lever] ?? 0} onMove={(value) => setLever(lever, value)} />
+          {pose.ok && pose.warnings.length > 0 && <Notice>Mind: {pose.warnings.map(poseWarningText).join("; ")}.</Notice>}
           <p style={{ marginTop: 8 }}>
-            <strong>What it cannot say.</strong> {template.cannotSay}
+            <strong>What it cannot say.</strong> {template.cannotSay(parametersOf(form))}
           </p>
           {template.shin !== "none" && (
             <p style={{ marginTop: 8 }}>
@@ -202,21 +236,21 @@ export function ModelScreen(props: ModelScreenProps) {
             </Button>
           </Row>
           <Soft>
-            shank {lengthText(who.body.shankM, units)}, thigh {lengthText(who.body.thighM, units)}, trunk{" "}
-            {lengthText(who.body.trunkM, units)}
+            shank {lengthText(subject.body.shankM, units)}, thigh {lengthText(subject.body.thighM, units)}, trunk{" "}
+            {lengthText(subject.body.trunkM, units)}
           </Soft>
-          {pose.ok && <ChannelTable pose={pose} units={units} />}
+          {asked.ok && <ChannelTable asked={asked} leadSide={side} massKg={subject.body.massKg} units={units} />}
           <Soft>
             Estimates for comparing set-ups on one person: no limits, and not a diagnosis. Moments above nothing: front of the thigh, back
             of the hip; below: the other side works.
           </Soft>
         </Card>
       </Columns>
-      {!isPlaying && <FindCard key={template.id} who={who} template={template} values={settled} units={units} onSet={setLever} />}
+      {!isPlaying && <FindCard key={form.id} subject={subject} form={form} setting={settled} units={units} onSet={setLever} />}
       <Card aria-label="What changes with each lever" style={{ marginTop: 14 }}>
         <Title>What changes with each lever</Title>
         <Soft>solid: knee; dashed: hip; dotted: low back; newton metres of one leg, the back whole</Soft>
-        {!isPlaying && <LeverCharts template={template} who={who} values={settled} units={units} />}
+        {!isPlaying && <LeverCharts subject={subject} form={form} setting={settled} units={units} />}
       </Card>
       <Ask title="Whose body" isOpen={isBodyOpen} onClose={() => setBodyOpen(false)}>
         <p>Only tried here. What is measured on the client is kept under Limits.</p>

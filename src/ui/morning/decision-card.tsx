@@ -1,9 +1,12 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { decideAction } from "../../actions/plan";
-import { type Decision, type DecisionInput, type DecisionMove, type Limit, type Move } from "../../core";
+import { variationById } from "../../core/catalogue/catalogue";
+import type { Limit } from "../../core/limits/limit";
+import { type Decision, type DecisionInput, type DecisionMove } from "../../core/progress/decide";
 import { Button } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Notice, Row, Stack, Title } from "../kit/layout";
@@ -11,42 +14,47 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask, Why } from "../kit/why";
 import { decisionReasonText, moveText } from "../text/decision-text";
-import { stepText } from "../text/lever-text";
-import { percentText, type UnitSystem } from "../text/quantity-text";
+import { changeText } from "../text/lever-text";
+import { percentText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 
 const Verdict = styled.p<{ $move: DecisionMove }>`
   font: 700 40px/1.1 ${font.head};
-  color: ${({ $move }) => ($move === "stop" ? color.oxide : $move === "ease" ? color.brass : $move === "build" ? color.moss : color.ink)};
+  color: ${({ $move }) =>
+    $move === "stop" || $move === "rest" ? color.oxide : $move === "ease" ? color.brass : $move === "build" ? color.moss : color.ink};
 `;
-const ACCEPT: Record<DecisionMove, string> = { ease: "Ease", hold: "Hold", build: "Build", stop: "Stop and refer" };
+const ACCEPT: Record<DecisionMove, string> = { ease: "Ease", hold: "Hold", build: "Build", rest: "Rest it", stop: "Stop and refer" };
 
 export interface DecisionCardProps {
   clientId: string;
   sessionId: string;
+  itemId: string;
+  /** What was trained, where there is more than one. */
+  name: string;
   decision: Decision;
   input: DecisionInput;
   limits: readonly Limit[];
   units: UnitSystem;
 }
 
-function OverruleForm({ clientId, sessionId, decision, input, units, onDone }: DecisionCardProps & { onDone: () => void }) {
-  const [move, setMove] = useState<Move | "hold" | null>(null);
+function OverruleForm({ clientId, sessionId, itemId, decision, input, units, onDone }: DecisionCardProps & { onDone: () => void }) {
+  const [move, setMove] = useState<"ease" | "hold" | "build" | "rest" | null>(null);
   const [note, setNote] = useState("");
   const { take, isTaking, problem } = useStep();
-  const others = (["ease", "hold", "build"] as const).filter((other) => other !== decision.move);
-  const step = move === null || move === "hold" ? null : input[move];
+  const others = (["ease", "hold", "build", "rest"] as const).filter((other) => other !== decision.move);
+  const tread = move === "build" ? (input.build?.tread ?? null) : move === "ease" ? (input.ease?.tread ?? null) : null;
+  const needsStep = move === "ease" || move === "build";
   return (
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => decideAction(clientId, { sessionId, move, note }), onDone);
+        take(() => decideAction(clientId, { sessionId, itemId, move, note }), onDone);
       }}
     >
       <Stack>
         <ChoiceField label="Decide" options={others.map((id) => ({ id, label: moveText(id) }))} value={move} onChange={setMove} />
-        {step && <p>{stepText(step.lever, step.from, step.to, units)}</p>}
-        {move !== null && move !== "hold" && !step && <Notice>There is no such step left in this variation.</Notice>}
+        {tread?.change && <p>{changeText(tread.change, variationById(tread.variationId).name, units)}</p>}
+        {needsStep && !tread && <Notice>There is no such step left in this variation.</Notice>}
         <TextField label="Why" long isRequired value={note} onChange={setNote} hint="Kept with the decision" />
         <Problem text={problem} />
         <Button type="submit" $tone="primary" isDisabled={isTaking || move === null}>
@@ -57,33 +65,50 @@ function OverruleForm({ clientId, sessionId, decision, input, units, onDone }: D
   );
 }
 
-/** What the rules say about the session, why, and the trainer's yes or otherwise. */
+/** What the rules say about one exercise of a session, why, and the trainer's yes or otherwise. */
 export function DecisionCard(props: DecisionCardProps) {
-  const { clientId, sessionId, decision, limits, units, input } = props;
+  const { clientId, sessionId, itemId, name, decision, limits, units, input } = props;
   const [isOverruling, setOverruling] = useState(false);
+  const [isKeptSince, setKeptSince] = useState(false);
   const { take, isTaking, problem } = useStep();
   const [main, ...more] = decision.reasons;
+  const { next } = decision;
+  const toName = next ? variationById(next.variationId).name : "";
+  const fewer = next && next.dose.setCount < input.dose.setCount && next.change.sets === null ? ", one light set" : "";
   return (
-    <Card aria-label="Decision" $accent={decision.move === "stop" ? "oxide" : "brass"}>
+    <Card aria-label={name ? `Decision: ${name}` : "Decision"} $accent={decision.move === "stop" ? "oxide" : "brass"}>
       <Stack>
-        <Title>The rules say</Title>
+        <Title>{name ? `${name}: the rules say` : "The rules say"}</Title>
         <Verdict $move={decision.move}>{moveText(decision.move)}</Verdict>
-        <p>{decisionReasonText(main, limits, units)}</p>
-        {decision.step && (
+        <p>{decisionReasonText(main, limits, units, toName)}</p>
+        {next && (
           <p style={{ fontWeight: 700 }}>
-            {stepText(decision.step.lever, decision.step.from, decision.step.to, units)}
-            {decision.step.judgement.tightest && `, then ${percentText(decision.step.judgement.tightest.head)} of the ceiling`}
+            {changeText(next.change, toName, units)}
+            {fewer}
           </p>
         )}
-        {more.map((reason, i) => (
-          <p key={i}>{decisionReasonText(reason, limits, units)}</p>
-        ))}
+        {more
+          .filter(({ code }) => code !== "next-step")
+          .map((reason, i) => (
+            <p key={i}>{decisionReasonText(reason, limits, units, toName)}</p>
+          ))}
+        {next?.riserFraction != null && (
+          <p>
+            {percentText(Math.abs(next.riserFraction))} {next.riserFraction > 0 ? "more" : "less"} than now.
+          </p>
+        )}
+        {isKeptSince && <Notice>The plan was changed since this session. The decision is kept; the plan stays as it is.</Notice>}
         <Problem text={problem} />
         <Row>
           <Button
             $tone="primary"
             isDisabled={isTaking}
-            onPress={() => take(() => decideAction(clientId, { sessionId, move: decision.move, note: "" }))}
+            onPress={() =>
+              take(
+                () => decideAction(clientId, { sessionId, itemId, move: decision.move, note: "" }),
+                ({ isSuperseded }) => setKeptSince(isSuperseded),
+              )
+            }
           >
             {ACCEPT[decision.move]}
           </Button>
@@ -94,8 +119,9 @@ export function DecisionCard(props: DecisionCardProps) {
               {input.painLimitScore} or less, nothing sharp, and a calm morning, twice running, under a confirmed ceiling.
             </p>
             <p>
-              Pain over the number, a flare, new swelling or anything sharp eases by one lever. A missing morning never builds. Whatever no
-              rule matches holds.
+              The rung is judged as it stands today before the log. Sharp pain, a flare or new swelling ease by two steps, pain over the
+              number by one. A step over the school&apos;s largest is not taken by itself. A missing morning never builds. Whatever no rule
+              matches holds.
             </p>
           </Why>
         </Row>

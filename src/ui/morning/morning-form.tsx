@@ -2,50 +2,75 @@
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { answerMorningAction } from "../../actions/plan";
-import { type SwellingAnswer, SwellingField } from "../floor/swelling-field";
+import { type Complaint } from "../../core/limits/complaint";
+import { WARNING_SIGNS } from "../../core/limits/clinician";
+import type { ResponseFact } from "../../core/record/record";
 import { PainPad } from "../floor/pain-pad";
+import { type SwellingAnswer, SwellingField } from "../floor/swelling-field";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import { Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { WARNING_SIGNS } from "../text/decision-text";
+import { warningText } from "../text/decision-text";
 
-/** How the joint answered: pain, swelling, and any warning sign. */
-export function MorningForm({ clientId, sessionId, limitScore }: { clientId: string; sessionId: string; limitScore: number }) {
-  const [painScore, setPain] = useState<number | null>(null);
-  const [swollen, setSwollen] = useState<SwellingAnswer | null>(null);
-  const [signs, setSigns] = useState<readonly string[]>([]);
+/** How each joint answered: pain, swelling, and any warning sign. Given an answer already, it corrects it. */
+export function MorningForm(props: {
+  clientId: string;
+  sessionId: string;
+  complaints: readonly Complaint[];
+  answered?: Pick<ResponseFact, "pains" | "newSwelling" | "warningSigns">;
+  onDone?: () => void;
+}) {
+  const { clientId, sessionId, complaints, answered, onDone } = props;
+  const [pains, setPains] = useState<Readonly<Record<string, number>>>(() =>
+    Object.fromEntries((answered?.pains ?? []).map(({ complaintId, painScore }) => [complaintId, painScore])),
+  );
+  const [swollen, setSwollen] = useState<SwellingAnswer | null>(answered ? (answered.newSwelling ? "yes" : "no") : null);
+  const [signs, setSigns] = useState<readonly string[]>(answered?.warningSigns ?? []);
   const { take, isTaking, problem } = useStep();
+  const said = complaints.flatMap(({ id }) => (pains[id] === undefined ? [] : [{ complaintId: id, painScore: pains[id] }]));
   return (
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => answerMorningAction(clientId, { sessionId, painScore, newSwelling: swollen === "yes", warningSigns: [...signs] }));
+        const morning = { sessionId, pains: said, newSwelling: swollen === "yes", warningSigns: [...signs] };
+        take(
+          () => answerMorningAction(clientId, morning),
+          () => onDone?.(),
+        );
       }}
     >
       <Stack $gap={16}>
-        <div>
-          <p style={{ fontWeight: 700, marginBottom: 6 }}>Pain this morning</p>
-          <PainPad label="Pain this morning" value={painScore} limitScore={limitScore} onTap={setPain} />
-        </div>
+        {complaints.map(({ id, words, painLimitScore }) => {
+          const label = complaints.length > 1 ? `Pain this morning: ${words}` : "Pain this morning";
+          return (
+            <div key={id}>
+              <p style={{ fontWeight: 700, marginBottom: 6 }}>{label}</p>
+              <PainPad
+                label={label}
+                value={pains[id] ?? null}
+                limitScore={painLimitScore}
+                onTap={(score) => setPains((now) => ({ ...now, [id]: score }))}
+              />
+            </div>
+          );
+        })}
         <SwellingField value={swollen} onChange={setSwollen} />
         <div role="group" aria-label="Warning signs">
           <p style={{ fontWeight: 700 }}>Any of these?</p>
-          {Object.entries(WARNING_SIGNS)
-            .filter(([sign]) => sign !== "on-the-floor")
-            .map(([sign, label]) => (
-              <div key={sign}>
-                <CheckField
-                  label={label}
-                  isSelected={signs.includes(sign)}
-                  onChange={(isOn) => setSigns((now) => (isOn ? [...now, sign] : now.filter((other) => other !== sign)))}
-                />
-              </div>
-            ))}
+          {WARNING_SIGNS.map((sign) => (
+            <div key={sign}>
+              <CheckField
+                label={warningText(sign)}
+                isSelected={signs.includes(sign)}
+                onChange={(isOn) => setSigns((now) => (isOn ? [...now, sign] : now.filter((other) => other !== sign)))}
+              />
+            </div>
+          ))}
         </div>
         <Problem text={problem} />
-        <Button type="submit" $tone="primary" isDisabled={isTaking || painScore === null || swollen === null}>
+        <Button type="submit" $tone="primary" isDisabled={isTaking || said.length < complaints.length || swollen === null}>
           Save the morning
         </Button>
       </Stack>

@@ -1,50 +1,69 @@
 "use client";
 import Link from "next/link";
-import { type Day, type MorningClass, type SessionFact } from "../../core";
+import { useState } from "react";
+import { variationById } from "../../core/catalogue/catalogue";
+import type { Complaint } from "../../core/limits/complaint";
+import type { Day } from "../../core/limits/limit";
+import type { MorningClass } from "../../core/progress/morning";
+import type { ResponseFact, SessionFact } from "../../core/record/record";
+import { Button } from "../kit/button";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
+import { Ask } from "../kit/why";
 import { agoText, longDayText } from "../text/day-text";
 import { DecisionCard, type DecisionCardProps } from "./decision-card";
 import { MorningForm } from "./morning-form";
 
 export interface WaitingMorning {
   session: SessionFact;
-  response: { class: MorningClass; painScore: number; usualScore: number; newSwelling: boolean } | null;
-  deciding: Omit<DecisionCardProps, "clientId" | "sessionId" | "limits" | "units"> | null;
+  response: ResponseFact | null;
+  items: readonly { itemId: string; variationId: string; name: string; deciding: Pick<DecisionCardProps, "decision" | "input"> | null }[];
 }
 
 const CLASS_TEXT: Record<MorningClass, string> = { calm: "Calm", noticed: "Noticed", flare: "Flare" };
 
-function SessionCard({ session, today }: { session: SessionFact; today: Day }) {
+function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }) {
+  const { session, items } = waiting;
   return (
     <Card aria-label="What was done">
       <Title>
         {longDayText(session.day)}, {agoText(session.day, today)}
       </Title>
-      <ul style={{ marginTop: 8 }}>
-        {session.sets.map(({ id, repetitions, painScore, leftInTank, faults, endedBy }, i) => (
-          <li key={id}>
-            Set {i + 1}: {repetitions} repetitions, pain {painScore ?? "not said"}
-            {leftInTank === null ? "" : `, ${leftInTank} left in the tank`}
-            {faults.length > 0 ? `, ${faults.map((fault) => fault.replaceAll("-", " ")).join(", ")}` : ""}
-            {endedBy === "pain-tap" ? "" : `, ended: ${endedBy.replace("-", " ")}`}
-          </li>
-        ))}
-      </ul>
+      {items.map(({ itemId, variationId, name }) => {
+        const faultName = (id: string): string => variationById(variationId).faults.find((fault) => fault.id === id)?.sign ?? id;
+        const sets = session.sets.filter((set) => set.itemId === itemId);
+        return (
+          <div key={itemId} style={{ marginTop: 8 }}>
+            {items.length > 1 && <strong>{name}</strong>}
+            <ul>
+              {sets.map(({ id, repetitions, painScore, leftInTank, faults, endedBy }, i) => (
+                <li key={id}>
+                  Set {i + 1}: {repetitions} repetitions, pain {painScore ?? "not said"}
+                  {leftInTank === null ? "" : `, ${leftInTank} left in the tank`}
+                  {faults.length > 0 ? `, ${faults.map(faultName).join(", ")}` : ""}
+                  {endedBy === "pain-tap" ? "" : `, ended: ${endedBy.replace("-", " ")}`}
+                </li>
+              ))}
+            </ul>
+          </div>
+        );
+      })}
       {session.eases.length > 0 && <p>Eased on the floor.</p>}
+      {session.stoppedItemIds.length > 0 && <p>Stopped on the floor.</p>}
     </Card>
   );
 }
 
-/** The morning after: how the joint answered, and what follows. */
+/** The morning after: how the joints answered, and what follows for each exercise. */
 export function MorningScreen(props: {
   clientId: string;
+  complaints: readonly Complaint[];
   waiting: WaitingMorning | null;
-  limitScore: number;
   today: Day;
   limits: DecisionCardProps["limits"];
   units: DecisionCardProps["units"];
 }) {
-  const { clientId, waiting, limitScore, today, limits, units } = props;
+  const { clientId, complaints, waiting, today, limits, units } = props;
+  const [isCorrecting, setCorrecting] = useState(false);
   if (!waiting)
     return (
       <Page>
@@ -57,35 +76,65 @@ export function MorningScreen(props: {
         </Card>
       </Page>
     );
-  const { session, response, deciding } = waiting;
+  const { session, response, items } = waiting;
   const isTooEarly = session.day >= today;
   return (
     <Page>
       <Columns $template="1fr 1fr">
         <Stack>
-          <SessionCard session={session} today={today} />
+          <SessionCard waiting={waiting} today={today} />
           <Card aria-label="Morning after">
             <Title>The morning after</Title>
             {response ? (
-              <p style={{ marginTop: 8 }}>
-                <strong>{CLASS_TEXT[response.class]}.</strong> Pain {response.painScore}, usual {response.usualScore}
-                {response.newSwelling ? ", more swollen than usual" : ""}.
-              </p>
+              <Stack $gap={8} style={{ marginTop: 8 }}>
+                <p>
+                  <strong>{CLASS_TEXT[response.class]}.</strong> Pain {response.painScore}, usual {response.usualScore}
+                  {response.newSwelling ? ", more swollen than usual" : ""}.
+                </p>
+                <Button onPress={() => setCorrecting(true)}>Correct this answer</Button>
+              </Stack>
             ) : isTooEarly ? (
               <p style={{ marginTop: 8 }}>It can be told from tomorrow on.</p>
             ) : (
               <div style={{ marginTop: 12 }}>
-                <MorningForm clientId={clientId} sessionId={session.id} limitScore={limitScore} />
+                <MorningForm clientId={clientId} sessionId={session.id} complaints={complaints} />
               </div>
             )}
           </Card>
         </Stack>
-        {deciding && !isTooEarly ? (
-          <DecisionCard clientId={clientId} sessionId={session.id} limits={limits} units={units} {...deciding} />
-        ) : (
+        {isTooEarly ? (
           <Soft>The decision follows the morning.</Soft>
+        ) : (
+          <Stack>
+            {items.map(({ itemId, name, deciding }) =>
+              deciding ? (
+                <DecisionCard
+                  key={itemId}
+                  clientId={clientId}
+                  sessionId={session.id}
+                  itemId={itemId}
+                  name={items.length > 1 ? name : ""}
+                  limits={limits}
+                  units={units}
+                  {...deciding}
+                />
+              ) : null,
+            )}
+          </Stack>
         )}
       </Columns>
+      {response && (
+        <Ask title="Correct the morning" isOpen={isCorrecting} onClose={() => setCorrecting(false)}>
+          <p>The answer before is kept, with who gave it.</p>
+          <MorningForm
+            clientId={clientId}
+            sessionId={session.id}
+            complaints={complaints}
+            answered={response}
+            onDone={() => setCorrecting(false)}
+          />
+        </Ask>
+      )}
     </Page>
   );
 }

@@ -1,9 +1,9 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import { Bar, CartesianGrid, ComposedChart, Legend, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
-import type { LeverId } from "../../core";
+import type { LeverId } from "../../core/templates/lever";
 import { dayText } from "../text/day-text";
 import { leverName, leverValueText } from "../text/lever-text";
-import type { UnitSystem } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 import type { ReviewRow } from "./review-rows";
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import type { ClientRecord, SessionFact } from "../../core";
-import { variationById } from "../../core";
+import type { ClientRecord, SessionFact } from "../../core/record/record";
+import { variationById } from "../../core/catalogue/catalogue";
 import { reviewRows } from "./review-rows";
 
 const raised = variationById("raised-sit-to-stand");

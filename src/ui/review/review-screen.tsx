@@ -1,14 +1,22 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
 import dynamic from "next/dynamic";
+import { useState } from "react";
 import styled from "styled-components";
-import type { DecisionFact, LeverId, Limit } from "../../core";
-import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
+import type { Pattern } from "../../core/catalogue/variation";
+import type { Complaint } from "../../core/limits/complaint";
+import type { Limit } from "../../core/limits/limit";
+import type { DecisionFact } from "../../core/record/record";
+import type { LeverId } from "../../core/templates/lever";
+import { PatternTabs } from "../fit/pattern-tabs";
+import { Button } from "../kit/button";
+import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { dayText } from "../text/day-text";
 import { decisionReasonText, moveText, responseText } from "../text/decision-text";
-import { leverName, leverValueText, stepText } from "../text/lever-text";
-import type { UnitSystem } from "../text/quantity-text";
+import { changeText, leverName, leverValueText } from "../text/lever-text";
 import { color } from "../theme/tokens";
-import type { ReviewRow } from "./review-rows";
+import { CorrectSession } from "./correct-session";
+import type { CorrectableSession, KeptByHand, ReviewRow } from "./review-rows";
 
 const ReviewChart = dynamic(() => import("./review-chart"), { ssr: false, loading: () => <div style={{ height: 330 }} /> });
 
@@ -41,23 +49,31 @@ const Decided = styled.li`
   border-top: 1px solid ${color.fog};
 `;
 
-export interface ReviewScreenProps {
+interface Trend {
+  pattern: Pattern;
   rows: readonly ReviewRow[];
   lever: LeverId | null;
+}
+export interface ReviewScreenProps {
+  clientId: string;
+  trends: readonly Trend[];
   decisions: readonly DecisionFact[];
+  kept: readonly KeptByHand[];
+  sessions: readonly CorrectableSession[];
+  complaints: readonly Complaint[];
   limits: readonly Limit[];
   units: UnitSystem;
 }
 
 function DecisionLine({ decision, limits, units }: { decision: DecisionFact; limits: readonly Limit[]; units: UnitSystem }) {
-  const { day, move, overruled, reasons, step, note } = decision;
+  const { day, move, overruled, reasons, change, note } = decision;
   const [main] = reasons;
   return (
     <Decided>
       <Soft>{dayText(day)}</Soft>
       <strong>{moveText(move)}</strong>
       <span>
-        {step && <strong>{stepText(step.lever, step.from, step.to, units)}. </strong>}
+        {change && <strong>{changeText(change, "another row", units)}. </strong>}
         {main && decisionReasonText(main, limits, units)}
         {overruled && ` The rules said ${moveText(overruled).toLowerCase()}; you decided otherwise: ${note}`}
       </span>
@@ -65,9 +81,66 @@ function DecisionLine({ decision, limits, units }: { decision: DecisionFact; lim
   );
 }
 
+function SessionTable({ trend: { rows, lever }, units }: { trend: Trend; units: UnitSystem }) {
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">{lever ? leverName(lever) : "Setting"}</th>
+          <th scope="col">Use</th>
+          <th scope="col">Reps</th>
+          <th scope="col">Pain</th>
+          <th scope="col">Morning</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.toReversed().map((row, i) => (
+          <tr key={i}>
+            <td>{dayText(row.day)}</td>
+            <td>{row.lever ? leverValueText(row.lever.id, row.lever.value, units) : row.variationName}</td>
+            <td>{row.usePercent === null ? "" : `${row.usePercent}%`}</td>
+            <td>{row.repetitions}</td>
+            <td>{row.painDuring ?? "?"}</td>
+            <td>{row.response ? responseText[row.response].split(" ")[0] : "not known"}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+/** Decisions of the gate and rungs kept by hand, on one line of time. */
+function DecisionList({ decisions, kept, limits, units }: Pick<ReviewScreenProps, "decisions" | "kept" | "limits" | "units">) {
+  const lines = [
+    ...decisions.map((decision) => ({
+      day: decision.day,
+      node: <DecisionLine key={decision.id} decision={decision} limits={limits} units={units} />,
+    })),
+    ...kept.map(({ id, day, name, note }) => ({
+      day,
+      node: (
+        <Decided key={id}>
+          <Soft>{dayText(day)}</Soft>
+          <strong>By hand</strong>
+          <span>
+            <strong>{name}, kept past the rules. </strong>
+            {note}
+          </span>
+        </Decided>
+      ),
+    })),
+  ];
+  return <ul>{lines.toSorted((a, b) => b.day.localeCompare(a.day)).map(({ node }) => node)}</ul>;
+}
+
 /** What was done, how the joint answered, and what was decided and why. */
-export function ReviewScreen({ rows, lever, decisions, limits, units }: ReviewScreenProps) {
-  if (rows.length === 0)
+export function ReviewScreen(props: ReviewScreenProps) {
+  const { clientId, trends, sessions, complaints, units } = props;
+  const [picked, setPicked] = useState<Pattern | null>(null);
+  const [isCorrecting, setCorrecting] = useState(false);
+  const trend = trends.find(({ pattern }) => pattern === picked) ?? trends[0];
+  if (!trend)
     return (
       <Page>
         <Card style={{ maxWidth: 640, margin: "12px auto" }}>
@@ -76,11 +149,15 @@ export function ReviewScreen({ rows, lever, decisions, limits, units }: ReviewSc
         </Card>
       </Page>
     );
+  const { lever, rows, pattern } = trend;
   return (
     <Page>
       <Stack>
         <Card aria-label="Pain, use and setting over time">
-          <Title>Pain, use and {lever ? leverName(lever).toLowerCase() : "setting"}</Title>
+          <Row style={{ justifyContent: "space-between" }}>
+            <Title>Pain, use and {lever ? leverName(lever).toLowerCase() : "setting"}</Title>
+            {trends.length > 1 && <PatternTabs pattern={pattern} patterns={trends.map((each) => each.pattern)} onPick={setPicked} />}
+          </Row>
           <Soft>each session with the morning after; the dashed green line is the setting, lower is harder for seat and hands</Soft>
           <ReviewChart rows={rows} lever={lever} units={units} />
         </Card>
@@ -88,44 +165,27 @@ export function ReviewScreen({ rows, lever, decisions, limits, units }: ReviewSc
           <Card aria-label="Decisions">
             <Title>Decisions and why</Title>
             <Scroll tabIndex={0} role="region" aria-label="Decisions, newest first">
-              <ul>
-                {decisions.toReversed().map((decision) => (
-                  <DecisionLine key={decision.id} decision={decision} limits={limits} units={units} />
-                ))}
-              </ul>
+              <DecisionList {...props} />
             </Scroll>
           </Card>
           <Card aria-label="Sessions">
-            <Title>Sessions</Title>
+            <Row style={{ justifyContent: "space-between" }}>
+              <Title>Sessions</Title>
+              <Button onPress={() => setCorrecting(true)}>Correct a session</Button>
+            </Row>
             <Scroll tabIndex={0} role="region" aria-label="Sessions, newest first">
-              <Table>
-                <thead>
-                  <tr>
-                    <th scope="col">Day</th>
-                    <th scope="col">{lever ? leverName(lever) : "Setting"}</th>
-                    <th scope="col">Use</th>
-                    <th scope="col">Reps</th>
-                    <th scope="col">Pain</th>
-                    <th scope="col">Morning</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.toReversed().map((row) => (
-                    <tr key={row.day}>
-                      <td>{dayText(row.day)}</td>
-                      <td>{row.lever ? leverValueText(row.lever.id, row.lever.value, units) : row.variationName}</td>
-                      <td>{row.usePercent === null ? "" : `${row.usePercent}%`}</td>
-                      <td>{row.repetitions}</td>
-                      <td>{row.painDuring ?? "?"}</td>
-                      <td>{row.response ? responseText[row.response].split(" ")[0] : "not known"}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </Table>
+              <SessionTable trend={trend} units={units} />
             </Scroll>
           </Card>
         </Columns>
       </Stack>
+      <CorrectSession
+        clientId={clientId}
+        sessions={sessions}
+        complaints={complaints}
+        isOpen={isCorrecting}
+        onClose={() => setCorrecting(false)}
+      />
     </Page>
   );
 }

@@ -1,6 +1,10 @@
 "use client";
+import type { UnitSystem } from "../../core/units";
+import Link from "next/link";
 import styled from "styled-components";
-import { type Day, isBinding, type Limit, limitState } from "../../core";
+import type { Warning } from "../../core/progress/warning";
+import { type Day, isBinding, type Limit, limitState } from "../../core/limits/limit";
+import { warningText } from "../text/decision-text";
 import { limitText } from "../text/limit-text";
 import { color, size } from "../theme/tokens";
 
@@ -20,6 +24,13 @@ const Chip = styled.li<{ $clinician: boolean }>`
   border-radius: ${size.radius};
   background: ${color.paper};
 `;
+const Alarm = styled(Link)`
+  padding: 3px 11px;
+  border-radius: ${size.radius};
+  background: ${color.oxide};
+  color: ${color.paper};
+  font-weight: 700;
+`;
 const List = styled.ul`
   display: flex;
   flex-wrap: wrap;
@@ -31,17 +42,30 @@ const Right = styled.span`
 `;
 
 /** What binds this client today, always in view. */
-export function LimitsBar({ limits, today, last }: { limits: readonly Limit[]; today: Day; last: string }) {
+export function LimitsBar(props: {
+  clientId: string;
+  limits: readonly Limit[];
+  warnings: readonly Warning[];
+  today: Day;
+  units: UnitSystem;
+  last: string;
+}) {
+  const { clientId, limits, warnings, today, units, last } = props;
   const binding = limits.filter((limit) => isBinding(limit, today));
   return (
     <Bar aria-label="Limits in force">
+      {warnings.length > 0 && (
+        <Alarm href={`/clients/${clientId}/limits`} role="alert">
+          Warning sign open: {[...new Set(warnings.map(({ sign }) => warningText(sign)))].join("; ")}
+        </Alarm>
+      )}
       <span>Limits</span>
       {binding.length === 0 && <span>none in force</span>}
       <List>
         {binding.map((limit) => (
           <Chip key={limit.id} $clinician={limit.owner.kind === "clinician"}>
             {limitState(limit, today) === "ask" ? "Ask: " : ""}
-            {limitText(limit, today)}
+            {limitText(limit, today, units)}
           </Chip>
         ))}
       </List>

@@ -1,5 +1,5 @@
 import { DateFormatter, parseDate } from "@internationalized/date";
-import type { Day } from "../../core";
+import type { Day } from "../../core/limits/limit";
 
 const LOCALE = "en-GB";
 const SHORT = new DateFormatter(LOCALE, { day: "numeric", month: "short", timeZone: "UTC" });

@@ -1,8 +1,12 @@
-import { type DecisionMove, type DecisionReason, type Limit, type MorningClass, unreachable } from "../../core";
+import type { UnitSystem } from "../../core/units";
+import type { Limit } from "../../core/limits/limit";
+import type { DecisionMove, DecisionReason } from "../../core/progress/decide";
+import type { MorningClass } from "../../core/progress/morning";
+import { unreachable } from "../../core/reasons";
 import { jointText } from "./channel-text";
-import { fitReasonText, poseFailureText } from "./fit-text";
-import { stepText } from "./lever-text";
-import { percentText, type UnitSystem } from "./quantity-text";
+import { fitReasonText } from "./fit-text";
+import { changeText } from "./lever-text";
+import { percentText } from "./quantity-text";
 
 export function moveText(move: DecisionMove): string {
   switch (move) {
@@ -12,6 +16,8 @@ export function moveText(move: DecisionMove): string {
       return "Hold";
     case "build":
       return "Build";
+    case "rest":
+      return "Rest this pattern";
     case "stop":
       return "Stop and refer";
     default:
@@ -25,7 +31,7 @@ export const responseText: Record<MorningClass, string> = {
   flare: "flare next morning",
 };
 
-export const WARNING_SIGNS: Readonly<Record<string, string>> = {
+const SIGNS: Readonly<Record<string, string>> = {
   "chest-pain": "Chest pain or breathlessness beyond the effort",
   faint: "Dizzy or faint",
   "hot-swollen-joint": "A hot, red or suddenly swollen joint, or fever",
@@ -33,26 +39,35 @@ export const WARNING_SIGNS: Readonly<Record<string, string>> = {
   "giving-way": "The knee gave way or locked",
   "bladder-bowel": "Numb saddle, or bladder or bowel not as usual",
   "leg-weakness": "A leg getting weaker",
-  "on-the-floor": "A warning sign on the floor",
+  "spreading-pain": "Pain spreading down a leg",
+  "bleeding-or-fluid": "Bleeding, fluid, contractions, or the baby moving less",
+  "belly-or-pelvic": "Pressure in the belly or pelvis",
+  "severe-headache": "A sudden severe headache",
+  "other-sign": "Another warning sign",
 };
-
-export const warningText = (sign: string): string => WARNING_SIGNS[sign] ?? sign;
+export const warningText = (sign: string): string => SIGNS[sign] ?? "Another warning sign";
 
 /** One reason of a decision, as a sentence. */
-export function decisionReasonText(reason: DecisionReason, limits: readonly Limit[], units: UnitSystem): string {
+export function decisionReasonText(reason: DecisionReason, limits: readonly Limit[], units: UnitSystem, toName = "the next row"): string {
   switch (reason.code) {
     case "no-session":
       return "Nothing was trained at this rung yet.";
     case "warning-sign":
       return `Warning sign: ${reason.signs.map(warningText).join("; ")}. Planning stops until a clinician has cleared it.`;
+    case "rung-forbidden":
+      return `This rung is no longer allowed. ${fitReasonText(reason.reason, limits, units)}`;
+    case "not-measured":
+      return fitReasonText(reason.reason, limits, units);
     case "sharp-pain":
-      return "Sharp pain ended a set.";
+      return "Sharp pain ended a set: two steps back.";
     case "spreading-pain":
-      return "Pain spread down the leg.";
+      return "Pain spread down the leg: stop, and the treating clinician looks first.";
+    case "belly-pressure":
+      return "Pressure in the belly or pelvis: stop, and the maternity team or treating clinician looks first.";
     case "new-swelling":
       return "More swollen than usual the next morning. Swelling outranks pain; tell the treating clinician if it stays.";
     case "flare":
-      return "A flare: two or more above usual the next morning.";
+      return "A flare: two or more above usual the next morning. Two steps back.";
     case "noticed":
       return "The joint noticed: above usual the next morning.";
     case "morning-missing":
@@ -80,16 +95,20 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
     case "earned":
       return `${reason.goal} clean repetitions in every set, with some left in the tank, and a calm morning, twice running.`;
     case "no-harder-step":
-      return "Nothing harder is left in this variation at a size worth calling a step: look at the next variation on Fit.";
-    case "no-easier-step":
-      return "Nothing easier is left in this variation: look at an easier one on Fit.";
+      return "Nothing harder is left in this variation: look at the next one on Fit.";
+    case "rest-and-ask":
+      return "Nothing easier is left: rest this pattern today, and ask the treating clinician before it is trained again.";
     case "next-step-closed":
-      return `The next step is closed: ${fitReasonText(reason.reason, limits)}`;
+      return `The next step is closed: ${fitReasonText(reason.reason, limits, units)}`;
+    case "next-step-too-big":
+      return `The smallest step on hand asks ${percentText(reason.riserFraction)} more, over the school's largest. It is not taken by itself: decide otherwise, with a reason, or find a smaller step.`;
+    case "as-a-try":
+      return `Only as a try, one light set: ${fitReasonText(reason.reason, limits, units)}`;
     case "next-step": {
-      const { lever, from, to, riserFraction, channel, tooBig } = reason.step;
-      const more = riserFraction > 0 ? "more" : "less";
-      const jump = tooBig ? " A big jump, but nothing smaller is on hand." : "";
-      return `${stepText(lever, from, to, units)}: the ${jointText(channel, "both")} is asked ${percentText(Math.abs(riserFraction))} ${more}.${jump}`;
+      const { change, channel, riserFraction } = reason;
+      const what = changeText(change, toName, units);
+      if (riserFraction === null || channel === null) return `${what}.`;
+      return `${what}: the ${jointText(channel, "both")} is asked ${percentText(Math.abs(riserFraction))} ${riserFraction > 0 ? "more" : "less"}.`;
     }
     case "ceiling-proposed":
       return "Calm mornings near the ceiling: a ceiling 5% higher is proposed, for you to confirm.";
@@ -97,46 +116,3 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       return unreachable(reason);
   }
 }
-
-/** Why a step could not be taken, by its code; anything unknown is said plainly. */
-export function refusalText(refusal: { code: string; reason?: string; day?: string }): string {
-  switch (refusal.code) {
-    case "no-such-client":
-      return "This client is not in your studio.";
-    case "no-body":
-      return "Stature and mass are needed first.";
-    case "no-plan":
-      return "There is no plan yet: choose a rung on Fit and keep it.";
-    case "no-such-session":
-      return "This session is not this client's.";
-    case "already-decided":
-      return "This session was decided already, perhaps on another tablet. Reload to see it.";
-    case "setting-out-of-range":
-      return "This set-up is outside what this variation is for.";
-    case "closed-needs-note":
-      return "This is past a ceiling. Say why you keep it all the same.";
-    case "morning-too-early":
-      return "The morning after can be answered from the next day on.";
-    case "warning-open":
-      return "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
-    case "blocked-by-limit":
-      return "A limit does not allow this. It can be lifted under Limits by whoever owns it.";
-    case "measure-again":
-      return "These angles cannot all be right for this seat: the weight would be outside the foot. Measure again.";
-    case "seat-out-of-reach":
-      return "This seat is higher or lower than the hips can be.";
-    case "pose-impossible":
-      return `Not possible in this set-up: ${poseFailureText(refusal.reason as never)}.`;
-    case "overrule-refused":
-      return OVERRULE_TEXT[refusal.reason ?? ""] ?? "This cannot be overruled.";
-    default:
-      return "That did not work. Nothing you entered was lost; try again.";
-  }
-}
-
-const OVERRULE_TEXT: Readonly<Record<string, string>> = {
-  "warning-sign": "A warning sign cannot be overruled. A clinician clears it.",
-  "limit-blocks": "A limit does not allow this step.",
-  "note-missing": "Say why you decide otherwise: a few words are enough.",
-  "no-such-step": "There is no such step in this variation.",
-};

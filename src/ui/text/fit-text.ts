@@ -1,53 +1,67 @@
-import { type FitReason, type LeverId, type Limit, type Opening, type PoseFailure, type Use, unreachable } from "../../core";
-import { jointText } from "./channel-text";
-import { equipmentText, leverValueText } from "./lever-text";
-import { limitRuleText } from "./limit-text";
-import { angleText, percentRangeText, percentText, type UnitSystem } from "./quantity-text";
+import type { UnitSystem } from "../../core/units";
+import type { FitReason } from "../../core/fit/judge";
+import type { Opening } from "../../core/fit/search";
+import type { Use } from "../../core/fit/use";
+import type { Limit } from "../../core/limits/limit";
+import { unreachable } from "../../core/reasons";
+import type { LeverId } from "../../core/templates/lever";
+import { channelName, jointText, sideText } from "./channel-text";
+import { equipmentText, leverPhrase } from "./lever-text";
+import { capital, limitAmountText, limitChannelName, limitRuleText, siteName, traitName } from "./limit-text";
+import { angleText, massText, percentRangeText, percentText } from "./quantity-text";
 
-export function poseFailureText(reason: PoseFailure): string {
-  switch (reason) {
-    case "hip-height-unreachable":
-      return "the seat is higher or lower than this client's hips can be";
-    case "knee-out-of-range":
-      return "the knee does not bend that far";
-    case "trail-unreachable":
-      return "the other foot does not reach";
-    case "falls-backward":
-      return "this falls backward: more weight in front, a higher seat or a hand to hold is needed";
-    case "falls-forward":
-      return "this falls forward";
-    case "assist-overload":
-      return "the hands would carry more than the whole body";
-    case "share-outside-0-1":
-    case "share-needs-two-feet":
-      return "the weight cannot be shared between the feet like that";
-    case "assist-wrong-way":
-    case "assist-no-lever":
-    case "no-assist-to-solve":
-    case "assist-unspecified":
-      return "the hand support does not help in that direction";
-    default:
-      return unreachable(reason);
-  }
-}
+const POSE_FAILURES: Readonly<Record<string, string>> = {
+  "hip-height-unreachable": "the hips cannot be at that height",
+  "knee-out-of-range": "no knee bends that far",
+  "trail-unreachable": "the other foot does not reach",
+  "falls-backward": "this falls backward: more weight in front, a higher seat or a hand to hold is needed",
+  "falls-forward": "this falls forward",
+  "assist-overload": "the support would carry the whole body",
+  "share-outside-0-1": "one foot would have to pull up",
+  "share-needs-two-feet": "the weight cannot be shared between the feet like that",
+  "assist-wrong-way": "the support would have to push the other way",
+  "assist-no-lever": "that support cannot hold the balance",
+  "handle-out-of-reach": "the hands do not reach the handle",
+  "bridge-unreachable": "feet and shoulders are too far apart",
+  "hips-on-floor": "the hips rest on the floor",
+  "support-would-pull": "a foot or the shoulders would have to be held down",
+  "foot-unreachable": "the foot does not reach the plate",
+  "not-in-the-model": "this one is not in the body model",
+  "source-missing": "the calm pose it came from is not known any more",
+  "nothing-asked": "the calm pose asks nothing of it",
+};
+/** Why there is no such pose, in words. */
+export const poseFailureText = (reason: string): string => POSE_FAILURES[reason] ?? "this body cannot be held like that";
 
 const loadText = (use: Use): string => `${jointText(use.channel, use.side)} is asked ${percentRangeText(use.low, use.high)} of its ceiling`;
-
 const ownerOf = (limits: readonly Limit[], limitId: string): string => limits.find(({ id }) => id === limitId)?.owner.name ?? "a limit";
 
 /** One reason, as a sentence for the trainer. */
-export function fitReasonText(reason: FitReason, limits: readonly Limit[]): string {
+export function fitReasonText(reason: FitReason, limits: readonly Limit[], units: UnitSystem = "metric"): string {
   switch (reason.code) {
     case "pose-impossible":
       return `Not possible in this set-up: ${poseFailureText(reason.reason)}.`;
-    case "knee-bend-over-limit":
-      return `The knee would bend to ${angleText(reason.kneeFlexionDeg)}; ${ownerOf(limits, reason.limitId)} allows ${angleText(reason.maxDeg)}.`;
-    case "shin-over-limit":
-      return `The shin would lean ${angleText(reason.shankLeanDeg)} forward; ${ownerOf(limits, reason.limitId)} allows ${angleText(reason.maxDeg)}.`;
-    case "load-on-back-limited":
-      return `No load on the back: ${ownerOf(limits, reason.limitId)}.`;
+    case "over-limit": {
+      const { channel, side, value, most } = reason;
+      const what = `${sideText(side)} ${limitChannelName[channel]}`.trim();
+      return `${capital(what)} would come to ${limitAmountText(channel, value, units)}; ${ownerOf(limits, reason.limitId)} allows ${limitAmountText(channel, most, units)}.`;
+    }
+    case "room-short":
+      return `Room for the belly would come to ${angleText(reason.valueDeg)}; ${ownerOf(limits, reason.limitId)} asks for ${angleText(reason.leastDeg)}.`;
+    case "never":
+      return `No ${traitName[reason.what]}: ${ownerOf(limits, reason.limitId)}.`;
+    case "limit-unread":
+      return `Not in the body model, so whether ${ownerOf(limits, reason.limitId)} would allow it cannot be read. Ask.`;
+    case "retired":
+      return "No longer in the catalogue: choose another.";
     case "equipment-missing":
       return `Not on hand: ${equipmentText(reason.equipment)}.`;
+    case "guard-rail":
+      return reason.channel === "lowBackCompression"
+        ? `The low back would be pressed with ${Math.round(reason.value)} N; nothing over ${reason.most} N is proposed. By hand, with a reason.`
+        : `${channelName(reason.channel)} would come to ${angleText(reason.value)}; nothing past ${angleText(reason.most)} is proposed until this client's own range says more. By hand, with a reason.`;
+    case "counterweight":
+      return `Without the ${massText(reason.loadKg, units)} this would fall over: a load is not used as a counterweight.`;
     case "over-ceiling":
       return `Over the ceiling: ${loadText(reason.use)}, at its least.`;
     case "straddles-ceiling":
@@ -55,9 +69,21 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[]): stri
     case "under-ceilings":
       return `Under every ceiling: ${loadText(reason.use)}.`;
     case "no-ceiling":
-      return "No ceiling yet: measure one calm seat to see how much of it this asks.";
+      return "Not measured: no ceiling yet. Measure one calm seat under Limits to see how much of it this asks.";
+    case "not-in-the-model":
+      return "Not measured: this one is not in the body model. The ladder and one light set choose.";
+    case "complaint-unmeasured":
+      return `Not measured: nothing here speaks for the ${`${sideText(reason.side)} ${siteName[reason.site]}`.trim()}. Measure a calm pose for it under Limits.`;
+    case "ceiling-unread":
+      return `Not measured: this set-up does not tell what it asks of the ${jointText(reason.channel, reason.side)}.`;
+    case "ceiling-unusable":
+      return `Not measured: the ceiling of the ${jointText(reason.channel, reason.side)} cannot be compared today. Measure its calm pose again.`;
     case "kneecap-past-90":
-      return `At ${angleText(reason.kneeFlexionDeg)} of bend kneecap figures are not to be trusted: the knee's moment stands in.`;
+      return "Past 90° of bend kneecap figures are not to be trusted: the knee's moment stands in, so that deeper never reads easier.";
+    case "ankle-at-its-limit":
+      return "The ankle is at its limit: from here lower changes little at the knee. Hip and back take the rest; a heel wedge or more support changes it.";
+    case "back-over-action":
+      return `Mind the low back: ${Math.round(reason.value)} N is over the 3,400 N at which lifting guidance asks for care.`;
     case "own-words-limit":
       return `Keep in mind: ${reason.text}.`;
     default:
@@ -69,13 +95,11 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[]): stri
 export function openingText(opening: Opening, limits: readonly Limit[], units: UnitSystem): string {
   switch (opening.kind) {
     case "settings":
-      return `opens at ${Object.entries(opening.levers)
-        .map(([lever, value]) => leverPhrase(lever as LeverId, value, units))
-        .join(", with ")}`;
+      return `opens at ${(Object.entries(opening.levers) as [LeverId, number][]).map(([lever, value]) => leverPhrase(lever, value, units)).join(", with ")}`;
     case "limit-ends": {
       const limit = limits.find(({ id }) => id === opening.limitId);
       return limit
-        ? `opens when ${limit.owner.name} lifts: ${limitRuleText(limit.rule, limit.side).toLowerCase()}`
+        ? `opens when ${limit.owner.name} lifts: ${limitRuleText(limit.rule, limit.side, units).toLowerCase()}`
         : "opens when its limit is lifted";
     }
     case "ceiling-rises":
@@ -84,23 +108,5 @@ export function openingText(opening: Opening, limits: readonly Limit[], units: U
       return "opens with the equipment";
     default:
       return unreachable(opening);
-  }
-}
-
-function leverPhrase(lever: LeverId, value: number, units: UnitSystem): string {
-  const text = leverValueText(lever, value, units);
-  switch (lever) {
-    case "seatHeightM":
-      return `seat ${text}`;
-    case "kneeFlexionDeg":
-      return `${text} of bend`;
-    case "handForceN":
-      return `${text} through the hands`;
-    case "loadKg":
-      return `at most ${text}`;
-    case "shareFraction":
-      return `${text} of the weight`;
-    default:
-      return unreachable(lever);
   }
 }

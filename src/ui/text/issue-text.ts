@@ -1,4 +1,4 @@
-import type { Issue } from "../../core";
+import type { Issue } from "../../core/reasons";
 
 const FIELD_NAMES: Readonly<Record<string, string>> = {
   name: "Name",

@@ -1,53 +1,108 @@
-import { type Equipment, type LeverId, type Setting, unreachable } from "../../core";
-import { angleText, handText, lengthText, massText, percentText, type UnitSystem } from "./quantity-text";
+import type { UnitSystem } from "../../core/units";
+import type { Equipment } from "../../core/catalogue/variation";
+import type { Change, LeverChange } from "../../core/fit/tread";
+import { type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
+import { angleText, handText, lengthText, massText, percentText, secondsText } from "./quantity-text";
 
-export function leverName(lever: LeverId): string {
-  switch (lever) {
-    case "seatHeightM":
-      return "Seat height";
-    case "kneeFlexionDeg":
-      return "Knee bend";
-    case "handForceN":
-      return "Hand support";
-    case "loadKg":
-      return "Load";
-    case "shareFraction":
-      return "Share";
-    default:
-      return unreachable(lever);
-  }
-}
+/** What the trainer sets, not what the model calls it; the second form stands before a value in a sentence. */
+const NAMES: Readonly<Record<LeverId, readonly [name: string, inSentence: string]>> = {
+  seatHeightM: ["Seat height", "seat"],
+  kneeFlexionDeg: ["Knee bend", "knee"],
+  stepHeightM: ["Step height", "step"],
+  handleHeightM: ["Handle height", "handle"],
+  trunkLeanDeg: ["Trunk forward", "trunk"],
+  hipFlexionDeg: ["Hips short of straight", "hips short by"],
+  legRaiseDeg: ["Leg above level", "leg up"],
+  heelRaiseDeg: ["Heels raised", "heels up"],
+  bodyLeanDeg: ["Lean back", "lean"],
+  handForceN: ["Push down by hand", "hands"],
+  railForceN: ["Pull on the rail", "rail"],
+  strapForceN: ["Pull in the strap", "strap"],
+  stickForceN: ["Weight on the stick", "stick"],
+  shareFraction: ["Weight on this leg", "weight on it"],
+  stanceBackM: ["Length of the stance", "stance"],
+  rearLevelM: ["Rear foot raised", "rear foot up"],
+  footFurtherM: ["Other foot further out", "other foot out"],
+  legsApartDeg: ["Legs out to the side", "legs out"],
+  loadKg: ["Load", "load"],
+  ankleKg: ["Weight at the ankle", "ankle"],
+  sledForceN: ["Force of the sled", "sled"],
+  bandForceN: ["Pull of the band", "band"],
+  cuffForceN: ["Pull of the cuff", "cuff"],
+  shankLeanDeg: ["Shin forward", "shin"],
+  trunkKeptDeg: ["Trunk kept forward", "trunk"],
+  wedgeDeg: ["Heel wedge", "wedge"],
+  rearHeelDeg: ["Rear heel raised", "rear heel"],
+  trailThighDeg: ["Other thigh forward", "other thigh"],
+  trailKneeDeg: ["Other knee bend", "other knee"],
+  kneeAtTopDeg: ["Knee bend at the top", "knee at the top"],
+  handDirectionDeg: ["Push, above level", "push"],
+  supportAheadM: ["Support ahead of the ankle", "support ahead"],
+  loadAheadM: ["Load ahead of the shoulder", "load ahead"],
+  anchorHeightM: ["Height of the anchor", "anchor up"],
+  anchorAheadM: ["Anchor ahead of the ankle", "anchor ahead"],
+  strapDirectionDeg: ["Strap above level", "strap"],
+  handleAlongM: ["Handle along the body", "handle"],
+  benchHeightM: ["Shoulders raised", "bench"],
+  ballHeightM: ["Height of the ball", "ball"],
+  feetUpM: ["Feet up the wall", "feet up"],
+  feetHighM: ["Feet high on the plate", "feet up"],
+  inclineDeg: ["Push above level", "incline"],
+  seatBackDeg: ["Seat back from the sled", "seat back"],
+  bandArmM: ["Band from the hip", "band at"],
+  handOutM: ["Hand out from the body", "hand out"],
+  startKneeDeg: ["Knee bend at the start", "from"],
+  endKneeDeg: ["Knee bend at the end", "up to"],
+  setS: ["One set lasts", "for"],
+};
+export const leverName = (lever: LeverId): string => NAMES[lever][0];
 
 export function leverValueText(lever: LeverId, value: number, units: UnitSystem): string {
-  switch (lever) {
-    case "seatHeightM":
+  switch (LEVERS[lever].unit) {
+    case "m":
       return lengthText(value, units);
-    case "kneeFlexionDeg":
+    case "deg":
       return angleText(value);
-    case "handForceN":
-      return value > 0 ? handText(value, units) : "none";
-    case "loadKg":
+    case "N":
+      return value > 0 ? handText(value, units) : lever === "handForceN" ? "hands free" : "none";
+    case "kg":
       return value > 0 ? massText(value, units) : "none";
-    case "shareFraction":
+    case "fraction":
       return percentText(value);
-    default:
-      return unreachable(lever);
+    case "s":
+      return secondsText(value);
   }
 }
 
-/** "seat 60 cm, 8 kg through the hands" */
-export function settingText({ seatHeightM, kneeFlexionDeg, handForceN, loadKg }: Setting, units: UnitSystem): string {
-  const parts = [
-    seatHeightM !== undefined && `seat ${lengthText(seatHeightM, units)}`,
-    kneeFlexionDeg !== undefined && `bend ${angleText(kneeFlexionDeg)}`,
-    handForceN !== undefined && (handForceN > 0 ? `hands ${handText(handForceN, units)}` : "hands free"),
-    loadKg !== undefined && (loadKg > 0 ? `${massText(loadKg, units)} in hand` : "no load"),
-  ];
-  return parts.filter(Boolean).join(", ");
+/** One lever in set-up words: "seat 60 cm", "hands free", "no load". */
+export function leverPhrase(lever: LeverId, value: number, units: UnitSystem): string {
+  const { kind, unit } = LEVERS[lever];
+  if (lever === "handForceN") return value > 0 ? `push down ${handText(value, units)}` : "hands free";
+  if (kind === "load" && !(value > 0)) return "no load";
+  if (lever === "loadKg") return `${massText(value, units)} in hand`;
+  if (unit === "fraction") return `${percentText(value)} of the weight on it`;
+  return `${NAMES[lever][1]} ${leverValueText(lever, value, units)}`;
 }
 
-/** "Seat 60 → 59 cm", in set-up words. */
-export const stepText = (lever: LeverId, from: number, to: number, units: UnitSystem): string =>
+/** "seat 60 cm, push down 8 kg"; what a trainer does not set from day to day is left out. */
+export function settingText(setting: Setting, units: UnitSystem): string {
+  const said = (Object.entries(setting) as [LeverId, number][]).filter(([lever]) =>
+    ["range", "support", "load"].includes(LEVERS[lever].kind),
+  );
+  return said.map(([lever, value]) => leverPhrase(lever, value, units)).join(", ");
+}
+
+export const leverChangeText = ({ lever, from, to }: LeverChange, units: UnitSystem): string =>
   `${leverName(lever)} ${leverValueText(lever, from, units)} → ${leverValueText(lever, to, units)}`;
 
-export const equipmentText = (equipment: readonly Equipment[]): string => equipment.join(", ");
+/** A step in set-up words: the levers it moves, the row it leads to, or the sets it takes off. */
+export function changeText({ levers, fromVariationId, sets }: Change, toName: string, units: UnitSystem): string {
+  const parts = [
+    ...(fromVariationId === null ? [] : [`On to: ${toName}`]),
+    ...levers.map((each, i) => (i === 0 ? leverChangeText(each, units) : `giving back ${leverChangeText(each, units).toLowerCase()}`)),
+    ...(sets ? [`${sets.from} → ${sets.to} ${sets.to === 1 ? "set" : "sets"}`] : []),
+  ];
+  return parts.join(", ") || "No change";
+}
+
+export const equipmentText = (equipment: readonly Equipment[]): string => equipment.map((item) => item.replace("-", " ")).join(", ");

@@ -1,16 +1,69 @@
-import { type Limit, type LimitRule, limitState, type Day, unreachable } from "../../core";
+import type { UnitSystem } from "../../core/units";
+import type { Site } from "../../core/limits/complaint";
+import type { ClinicianRole } from "../../core/limits/clinician";
+import { type Day, type Limit, type LimitChannelId, type LimitRule, limitState } from "../../core/limits/limit";
+import { unreachable } from "../../core/reasons";
+import type { Trait } from "../../core/templates/template";
 import { dayText } from "./day-text";
-import { angleText } from "./quantity-text";
+import { angleText, handText, percentText } from "./quantity-text";
 
-export function limitRuleText(rule: LimitRule, side: Limit["side"]): string {
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+export const limitChannelName: Readonly<Record<LimitChannelId, string>> = {
+  kneeFlexion: "knee bend",
+  shankLean: "shin forward",
+  hipFlexion: "hip bend",
+  trunkLean: "trunk lean",
+  spineLoad: "load on the spine",
+  handWeight: "weight through the hands",
+  legWeight: "weight on one leg",
+};
+export const traitName: Readonly<Record<Trait, string>> = {
+  "added-weight": "added weight",
+  "bar-on-shoulders": "bar on the shoulders",
+  lying: "lying on the back",
+  kneeling: "kneeling",
+  impact: "impact",
+  "breath-holding": "breath-holding",
+};
+export const siteName: Readonly<Record<Site, string>> = {
+  kneecap: "kneecap",
+  knee: "knee joint",
+  hip: "hip",
+  "low-back": "low back",
+  "back-bend": "low back, worse bending",
+  other: "elsewhere",
+};
+export const roleName: Readonly<Record<ClinicianRole, string>> = {
+  doctor: "Doctor",
+  surgeon: "Surgeon",
+  physiotherapist: "Physiotherapist",
+  midwife: "Midwife",
+  nurse: "Nurse",
+  "other-clinician": "Another clinician",
+};
+
+export function limitAmountText(channel: LimitChannelId, value: number, units: UnitSystem): string {
+  switch (channel) {
+    case "spineLoad":
+    case "handWeight":
+      return handText(value, units);
+    case "legWeight":
+      return `${percentText(value)} of body weight`;
+    default:
+      return angleText(value);
+  }
+}
+
+export function limitRuleText(rule: LimitRule, side: Limit["side"], units: UnitSystem = "metric"): string {
   const which = side === "both" ? "" : `${side} `;
   switch (rule.kind) {
-    case "knee-bend":
-      return capital(`${which}knee bend to ${angleText(rule.maxDeg)}`);
-    case "shin-forward":
-      return capital(`${which}shin at most ${angleText(rule.maxDeg)} forward`);
-    case "no-load-on-back":
-      return "No load on the back";
+    case "most":
+      return capital(`${which}${limitChannelName[rule.channel]} to ${limitAmountText(rule.channel, rule.most, units)}`);
+    case "room":
+      return `Belly room at least ${angleText(rule.leastDeg)}`;
+    case "never":
+      return `No ${traitName[rule.what]}`;
     case "own-words":
       return rule.text;
     default:
@@ -19,9 +72,9 @@ export function limitRuleText(rule: LimitRule, side: Limit["side"]): string {
 }
 
 /** "Right knee bend to 95°, knee surgeon, until 12 Jan" */
-export function limitText(limit: Limit, today: Day): string {
+export function limitText(limit: Limit, today: Day, units: UnitSystem = "metric"): string {
   const { rule, side, owner, untilDay, fromDay, lift } = limit;
-  const head = `${limitRuleText(rule, side)}, ${owner.name}`;
+  const head = `${limitRuleText(rule, side, units)}, ${owner.name}`;
   const state = limitState(limit, today);
   switch (state) {
     case "in-force":
@@ -34,9 +87,9 @@ export function limitText(limit: Limit, today: Day): string {
       return `${head}, ended`;
     case "lifted":
       return `${head}, lifted by ${lift?.by ?? ""} on ${lift ? dayText(lift.day) : ""}`;
+    case "mistake":
+      return `${head}, entered by mistake, taken back on ${lift ? dayText(lift.day) : ""}`;
     default:
       return unreachable(state);
   }
 }
-
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,4 +1,5 @@
-import { type PostureChoice, type PostureRule, unreachable } from "../../core";
+import type { PostureChoice, PostureRule } from "../../core/mechanics/posture";
+import { unreachable } from "../../core/reasons";
 import { angleText } from "./quantity-text";
 
 /** How the shin is taken to move, and what that rests on. */

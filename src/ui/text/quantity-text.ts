@@ -1,8 +1,6 @@
-import { inFromM, kgfFromN, lbFromKg } from "../../core";
+import { inFromM, kgfFromN, lbFromKg, type UnitSystem } from "../../core/units";
 
 /** Rounding is wording: numbers become text here and nowhere else. */
-export type UnitSystem = "metric" | "imperial";
-
 const SHORT_DASH = "–";
 
 export const lengthText = (lengthM: number, units: UnitSystem): string =>

@@ -1,15 +1,10 @@
 import { describe, expect, test } from "vitest";
-import {
-  CATALOGUE,
-  type ChannelId,
-  CHANNELS,
-  type DecisionReason,
-  fitCatalogue,
-  type FitReason,
-  type Limit,
-  MODEL_TEMPLATES,
-  type NumberChannelId,
-} from "../../core";
+import { CATALOGUE } from "../../core/catalogue/catalogue";
+import type { FitReason } from "../../core/fit/judge";
+import { fitCatalogue } from "../../core/fit/search";
+import type { Limit } from "../../core/limits/limit";
+import { type ChannelId, CHANNELS, type NumberChannelId } from "../../core/mechanics/channels";
+import type { DecisionReason } from "../../core/progress/decide";
 import { contextWith, kneeLimit } from "../../core/fit/fit.fixture";
 import { agoText, ageOn, dayText } from "./day-text";
 import { decisionReasonText, refusalText } from "./decision-text";

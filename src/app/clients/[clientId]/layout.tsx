@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
+import { openWarningsOf } from "../../../core/record/derive";
 import { requireRecord } from "../../../server/record";
 import { requireSignedIn } from "../../../server/session";
 import { ModelLinked } from "../../../ui/kit/why";
@@ -30,7 +31,14 @@ export default async function ClientLayout({ params, children }: Props) {
   return (
     <>
       <Header units={unitSystem} client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }} />
-      <LimitsBar limits={record.limits} today={today} last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"} />
+      <LimitsBar
+        clientId={client.id}
+        limits={record.limits}
+        warnings={openWarningsOf(record)}
+        today={today}
+        units={unitSystem}
+        last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"}
+      />
       <ModelLinked href={`/clients/${client.id}/model`}>{children}</ModelLinked>
     </>
   );

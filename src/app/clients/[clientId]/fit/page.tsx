@@ -1,5 +1,8 @@
 import Link from "next/link";
-import { currentPlan, DEFAULT_KIT, fitContextOf, isCeilingProvisional, openWarning } from "../../../../core";
+import { DEFAULT_KIT } from "../../../../core/fit/context";
+import { strictestLimitScore } from "../../../../core/limits/complaint";
+import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
+import { isCeilingProvisional } from "../../../../core/record/history";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { FitScreen } from "../../../../ui/fit/fit-screen";
@@ -17,18 +20,22 @@ export default async function FitPage({ params }: { params: Promise<{ clientId: 
         <Link href={`/clients/${clientId}/limits`}>Enter them</Link>
       </MessageScreen>
     );
-  const plan = currentPlan(record);
   return (
     <FitScreen
       clientId={clientId}
       context={context}
-      plan={plan && { variationId: plan.rung.variationId, setting: plan.rung.setting, dose: plan.prescription.dose }}
-      provisional={context.ceilings.filter((ceiling) => isCeilingProvisional(record, ceiling)).map(({ id }) => id)}
+      plans={currentPlans(record).map(({ rung, prescription }) => ({
+        pattern: rung.pattern,
+        side: rung.side,
+        variationId: rung.variationId,
+        setting: rung.setting,
+        dose: prescription.dose,
+      }))}
+      provisional={context.ceilings.filter((ceiling) => isCeilingProvisional(record, context.subject, ceiling)).map(({ id }) => id)}
       dailyTasks={record.dailyTasks}
-      painLimitScore={record.client.painLimitScore}
-      today={today}
+      painLimitScore={strictestLimitScore(record.complaints)}
       units={unitSystem}
-      isStopped={openWarning(record) !== null}
+      isStopped={openWarningsOf(record).length > 0}
     />
   );
 }

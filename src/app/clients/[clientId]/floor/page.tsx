@@ -1,10 +1,15 @@
 import Link from "next/link";
-import { currentPlan, DEFAULT_KIT, fitContextOf, openWarning, undecidedSessions, usualScoreOn } from "../../../../core";
-import { getOrm } from "../../../../data/orm";
+import { isInCatalogue } from "../../../../core/catalogue/catalogue";
+import { DEFAULT_KIT } from "../../../../core/fit/context";
+import { strictestLimitScore } from "../../../../core/limits/complaint";
+import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
+import { plannedOf } from "../../../../core/record/history";
+import { readStudio } from "../../../../data/orm";
 import { floorEventsOf } from "../../../../data/repos/floor.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
-import { FloorScreen, StartScreen } from "../../../../ui/floor/floor-screen";
+import { FloorScreen } from "../../../../ui/floor/floor-screen";
+import { StartScreen } from "../../../../ui/floor/start-screen";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
 export default async function FloorPage({ params }: { params: Promise<{ clientId: string }> }) {
@@ -12,37 +17,39 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
   const { today, unitSystem, scope } = await requireSignedIn();
   const record = await requireRecord(clientId);
   const context = fitContextOf(record, today, DEFAULT_KIT);
-  const plan = currentPlan(record);
-  const session = record.sessions.findLast(({ day }) => day === today);
-  const prescription = record.prescriptions.find(({ id }) => id === session?.items[0]?.prescriptionId);
-  const rung = record.rungs.find(({ id }) => id === prescription?.rungId);
-  const item = session?.items[0];
+  const session =
+    record.sessions.findLast(({ day, endedAt }) => day === today && endedAt === null) ??
+    record.sessions.findLast(({ day }) => day === today);
+  const items = session?.items.flatMap((item) => {
+    const planned = plannedOf(record, item);
+    if (!planned) return [];
+    const { rung, prescription } = planned;
+    return [{ itemId: item.id, variationId: rung.variationId, setting: rung.setting, side: rung.side, dose: prescription.dose }];
+  });
 
-  if (context && session && item && prescription && rung)
+  if (context && session && items && items.length > 0)
     return (
       <FloorScreen
         clientId={clientId}
-        plan={{ sessionId: session.id, itemId: item.id, variationId: rung.variationId, setting: rung.setting, dose: prescription.dose }}
+        plan={{ sessionId: session.id, items }}
         context={context}
-        known={await floorEventsOf(scope, (await getOrm()).em.fork(), session.id)}
-        usualScore={usualScoreOn(record, today)}
-        limitScore={record.client.painLimitScore}
-        missingMorning={undecidedSessions(record).some(
-          ({ id, day }) => day < today && !record.responses.some(({ sessionId }) => sessionId === id),
-        )}
-        painSite={record.client.complaint.split(",")[0] ?? ""}
+        known={await readStudio(scope.studioId, (em) => floorEventsOf(scope, em, session.id))}
+        usualScore={Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today)))}
+        limitScore={strictestLimitScore(record.complaints)}
+        missingMorning={record.sessions.some((each) => missesMorning(record, each, today))}
+        painSite={record.complaints[0]?.words.split(",")[0] ?? ""}
         units={unitSystem}
       />
     );
-  const warning = openWarning(record);
-  if (warning)
+  if (openWarningsOf(record).length > 0)
     return (
       <MessageScreen title="A warning sign stands open">
         <p>No session until a clinician has cleared it: who, in which role, and when.</p>
         <Link href={`/clients/${clientId}/limits`}>Record a clearance</Link>
       </MessageScreen>
     );
-  if (!plan)
+  const plans = currentPlans(record).filter(({ rung }) => isInCatalogue(rung.variationId));
+  if (plans.length === 0)
     return (
       <MessageScreen title="No plan yet">
         <p>Choose a rung on Fit and keep it; then it can be trained here.</p>
@@ -52,8 +59,14 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
   return (
     <StartScreen
       clientId={clientId}
-      plan={{ variationId: plan.rung.variationId, setting: plan.rung.setting, dose: plan.prescription.dose }}
       units={unitSystem}
+      plans={plans.map(({ rung, prescription }) => ({
+        prescriptionId: prescription.id,
+        variationId: rung.variationId,
+        setting: rung.setting,
+        side: rung.side,
+        dose: prescription.dose,
+      }))}
     />
   );
 }

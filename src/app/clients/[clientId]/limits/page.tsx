@@ -1,4 +1,7 @@
-import { bodyMeasureOf, ceilingProposal, currentCeilings, isCeilingProvisional, openWarning, postureOf, subjectOf } from "../../../../core";
+import { DEFAULT_KIT } from "../../../../core/fit/context";
+import { fitContextOf, openWarningsOf } from "../../../../core/record/derive";
+import { ceilingProposal, isCeilingProvisional } from "../../../../core/record/history";
+import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { LimitsScreen } from "../../../../ui/limits/limits-screen";
@@ -7,21 +10,24 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
   const { clientId } = await params;
   const { today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
-  const ceilings = currentCeilings(record.ceilings, today);
-  const proposal = ceilingProposal(record, today);
+  const context = fitContextOf(record, today, DEFAULT_KIT);
+  const ceilings = context?.ceilings ?? [];
+  const proposal = context && ceilingProposal(record, context);
   return (
     <LimitsScreen
-      clientId={clientId}
+      client={record.client}
+      complaints={record.complaints}
       limits={record.limits}
       ceilings={ceilings}
-      provisional={ceilings.filter((ceiling) => isCeilingProvisional(record, ceiling)).map(({ id }) => id)}
+      unusable={context?.unusable ?? []}
+      provisional={context ? ceilings.filter((ceiling) => isCeilingProvisional(record, context.subject, ceiling)).map(({ id }) => id) : []}
       proposal={proposal && { ceilingId: proposal.ceiling.id, value: proposal.value }}
-      subject={subjectOf(record)}
+      subject={context?.subject ?? null}
       measure={bodyMeasureOf(record)}
       posture={postureOf(record)}
       isShinMeasured={record.calmPoses.some(({ shankLeanDeg }) => shankLeanDeg !== null)}
       dailyTasks={record.dailyTasks}
-      warning={openWarning(record)}
+      warnings={openWarningsOf(record)}
       today={today}
       units={unitSystem}
     />

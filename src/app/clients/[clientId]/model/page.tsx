@@ -1,6 +1,13 @@
-import { bodyMeasureOf, MODEL_TEMPLATES, postureOf } from "../../../../core";
 import { notFound } from "next/navigation";
-import { inTransaction } from "../../../../data/orm";
+import { bodyFromMeasure } from "../../../../core/body/body";
+import { CATALOGUE } from "../../../../core/catalogue/catalogue";
+import { STUDIES } from "../../../../core/catalogue/studies.data";
+import { sideToWatch } from "../../../../core/limits/complaint";
+import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
+import { leversOf } from "../../../../core/templates/form";
+import type { Setting } from "../../../../core/templates/lever";
+import type { Subject } from "../../../../core/templates/template";
+import { readStudio } from "../../../../data/orm";
 import { listBands } from "../../../../data/repos/client.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
@@ -11,26 +18,34 @@ interface Props {
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }
 
-/** A set-up named in the address, as another screen had it; what is not one of the template's levers is left out. */
-function shownFrom({ show, ...rest }: Record<string, string | string[] | undefined>) {
-  const template = MODEL_TEMPLATES.find(({ id }) => id === show);
-  if (!template) return null;
-  const known = template.levers.flatMap(({ id, min, max }): [string, number][] => {
-    const value = Number(rest[id] ?? NaN);
-    return Number.isFinite(value) ? [[id, Math.min(max, Math.max(min, value))]] : [];
+/** A set-up named in the address, as another screen had it; what is not one of the row's levers is left out. */
+function shownFrom(subject: Subject, { show, ...rest }: Record<string, string | string[] | undefined>) {
+  const form = [...CATALOGUE, ...STUDIES].find(({ id }) => id === show);
+  if (!form) return null;
+  const known = leversOf(subject, form).flatMap(({ lever, min, max }): [string, number][] => {
+    const value = Number(rest[lever] ?? NaN);
+    return Number.isFinite(value) ? [[lever, Math.min(max, Math.max(min, value))]] : [];
   });
-  return { id: template.id, values: Object.fromEntries(known) };
+  return { id: form.id, setting: Object.fromEntries(known) as Setting };
 }
 
 export default async function ModelPage({ params, searchParams }: Props) {
   const { unitSystem, scope } = await requireSignedIn();
   const record = await requireRecord((await params).clientId);
   const measure = bodyMeasureOf(record);
-  const shown = shownFrom(await searchParams);
-  const bands = await inTransaction((em) => listBands(scope, em));
-  return measure ? (
-    <ModelScreen key={JSON.stringify(shown)} measure={measure} posture={postureOf(record)} units={unitSystem} bands={bands} shown={shown} />
-  ) : (
-    notFound()
+  if (!measure) return notFound();
+  const [posture, side] = [postureOf(record), sideToWatch(record.complaints)];
+  const shown = shownFrom({ body: bodyFromMeasure(measure), posture, leadSide: side }, await searchParams);
+  const bands = await readStudio(scope.studioId, (em) => listBands(scope, em));
+  return (
+    <ModelScreen
+      key={JSON.stringify(shown)}
+      measure={measure}
+      posture={posture}
+      side={side}
+      units={unitSystem}
+      bands={bands}
+      shown={shown}
+    />
   );
 }

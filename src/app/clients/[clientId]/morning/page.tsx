@@ -1,19 +1,36 @@
-import { decisionFor, DEFAULT_KIT, undecidedSessions } from "../../../../core";
+import { DEFAULT_KIT } from "../../../../core/fit/context";
+import { decisionFor, undecidedItems } from "../../../../core/record/derive";
+import { plannedOf, responseTo } from "../../../../core/record/history";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
-import { MorningScreen } from "../../../../ui/morning/morning-screen";
+import { itemName } from "../../../../ui/text/item-text";
+import { MorningScreen, type WaitingMorning } from "../../../../ui/morning/morning-screen";
 
 export default async function MorningPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
   const { today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
-  const [session] = undecidedSessions(record);
-  const response = record.responses.findLast(({ sessionId }) => sessionId === session?.id) ?? null;
+  const undecided = undecidedItems(record);
+  const session = undecided[0]?.session;
+  const waiting: WaitingMorning | null = session
+    ? {
+        session,
+        response: responseTo(record, session),
+        items: undecided
+          .filter((each) => each.session.id === session.id)
+          .flatMap(({ item }) => {
+            const rung = plannedOf(record, item)?.rung;
+            if (!rung) return [];
+            const deciding = session.day <= today ? decisionFor(record, session, item, today, DEFAULT_KIT) : null;
+            return [{ itemId: item.id, variationId: rung.variationId, name: itemName(rung), deciding }];
+          }),
+      }
+    : null;
   return (
     <MorningScreen
       clientId={clientId}
-      waiting={session ? { session, response, deciding: decisionFor(record, session, today, DEFAULT_KIT) } : null}
-      limitScore={record.client.painLimitScore}
+      complaints={record.complaints}
+      waiting={waiting}
       today={today}
       limits={record.limits}
       units={unitSystem}

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { DEFAULT_POSTURE, MODEL_TEMPLATES, type ModelPose, type ModelTemplate, startValues } from "../../core";
+import { DEFAULT_POSTURE } from "../../core/mechanics/posture";
 import { BODY } from "../../core/fit/fit.fixture";
 import { figureShape } from "../figure/drawing";
 import { figureOf, frameOf, gripOf } from "./model-frame";

@@ -1,11 +1,14 @@
-import type { ModelPose, ModelResult, SceneProp } from "../../core";
-import { type FigurePose, figureShape, type Spot, spot } from "../figure/drawing";
+import type { SceneProp } from "../../core/templates/scene";
+import type { Pose, PoseResult } from "../../core/templates/pose";
+import { type FigurePose, figureShape, type Spot, spot } from "./drawing";
 
 /** What a drawing of a whole movement must hold, and where one takes hold of it. Centimetres, y down; no markup here. */
 const MARGIN = 16;
 const BELOW_FLOOR = 12;
+/** A body lying down is drawn no larger than this tall a frame lets it be, so that words keep their size. */
+const LEAST_HEIGHT = 130;
 
-export const figureOf = (pose: ModelPose): FigurePose => ({ ...pose, leg: pose.lead, hand: pose.hand ?? pose.shoulder });
+export const figureOf = (pose: Pose): FigurePose => ({ ...pose, leg: pose.lead, hand: pose.hand ?? pose.shoulder });
 
 /** How far below the frame's zero the floor lies: under a step, that is. */
 export const floorYOf = (scene: readonly SceneProp[]): number => {
@@ -17,7 +20,7 @@ export const floorYOf = (scene: readonly SceneProp[]): number => {
 function reachOf(prop: SceneProp): Spot[] {
   switch (prop.kind) {
     case "seat":
-      return [[prop.underXM * 100 - 32, -prop.heightM * 100]];
+      return [[prop.underXM * 100 - 62, -prop.heightM * 100]]; // its height is written beside it
     case "block":
       return [
         [(prop.atXM - prop.widthM / 2) * 100, -prop.topM * 100],
@@ -60,7 +63,7 @@ const turnedBy = ([x, y]: Spot, deg: number): Spot => {
   return [x * Math.cos(rad) - y * Math.sin(rad), x * Math.sin(rad) + y * Math.cos(rad)];
 };
 
-function pointsOf(pose: ModelPose): Spot[] {
+function pointsOf(pose: Pose): Spot[] {
   const shape = figureShape(pose.body, figureOf(pose));
   const { head, joints } = shape;
   const legs = [pose.lead, ...(pose.trail ? [pose.trail] : [])].flatMap(({ ankle, knee, hip }) => [ankle, knee, hip].map(spot));
@@ -81,15 +84,16 @@ export interface Frame {
 }
 
 /** The frame that holds the whole movement, so that the picture does not jump while it plays. */
-export function frameOf(ends: readonly ModelResult[], now: ModelPose): Frame {
-  const found = [...ends.filter((pose): pose is ModelPose => pose.ok), now];
+export function frameOf(ends: readonly PoseResult[], now: Pose): Frame {
+  const found = [...ends.filter((pose): pose is Pose => pose.ok), now];
   const points = found.flatMap(pointsOf);
   const floorY = Math.max(...found.map(({ scene }) => floorYOf(scene)));
+  const bottom = now.turnedDeg === 0 ? floorY + BELOW_FLOOR : Math.max(...points.map(([, y]) => y)) + MARGIN;
   return {
     left: Math.min(...points.map(([x]) => x)) - MARGIN,
     right: Math.max(...points.map(([x]) => x)) + MARGIN,
-    top: Math.min(...points.map(([, y]) => y)) - MARGIN,
-    bottom: now.turnedDeg === 0 ? floorY + BELOW_FLOOR : Math.max(...points.map(([, y]) => y)) + MARGIN,
+    top: Math.min(bottom - LEAST_HEIGHT, Math.min(...points.map(([, y]) => y)) - MARGIN),
+    bottom,
   };
 }
 
@@ -97,7 +101,7 @@ type Joint = "hip" | "knee" | "ankle" | "shoulder" | "hand";
 const JOINTS: readonly Joint[] = ["hip", "ankle", "hand", "shoulder", "knee"];
 
 /** The joint that the movement lifts or lowers most: the place to take hold of it. Null where nothing rises or falls. */
-export function gripOf(ends: readonly ModelResult[], movement: { from: number; to: number }): { joint: Joint; perUnitUp: number } | null {
+export function gripOf(ends: readonly PoseResult[], movement: { from: number; to: number }): { joint: Joint; perUnitUp: number } | null {
   const [first, last] = [ends[0], ends.at(-1)];
   if (!first?.ok || !last?.ok || first.turnedDeg !== 0) return null;
   const [a, b] = [figureShape(first.body, figureOf(first)).joints, figureShape(last.body, figureOf(last)).joints];

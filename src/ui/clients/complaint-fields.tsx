@@ -1,0 +1,73 @@
+"use client";
+import { type Complaint, isBack, SITES } from "../../core/limits/complaint";
+import { ChoiceField, NumberField, SelectField, TextField } from "../kit/fields";
+import { Row, Stack } from "../kit/layout";
+import { capital, siteName } from "../text/limit-text";
+
+/** A complaint while it is entered: numbers and side may still be missing. */
+export type ComplaintDraft = Omit<Complaint, "side"> & { side: Complaint["side"] | null };
+export const emptyComplaint = (id: string): ComplaintDraft => ({
+  id,
+  site: "kneecap",
+  side: null,
+  words: "",
+  usualPainScore: NaN,
+  painLimitScore: NaN,
+});
+export const isComplete = ({ side, words, usualPainScore, painLimitScore }: ComplaintDraft): boolean =>
+  side !== null && words.trim() !== "" && Number.isFinite(usualPainScore) && Number.isFinite(painLimitScore);
+
+const SITE_OPTIONS = SITES.map((id) => ({ id, label: capital(siteName[id]) }));
+const SIDES = [
+  { id: "left", label: "Left" },
+  { id: "right", label: "Right" },
+  { id: "both", label: "Both, or the middle" },
+] as const;
+
+/** What hurts, where, the pain that is usual there and the pain agreed during a set. */
+export function ComplaintFields({ value, onChange }: { value: ComplaintDraft; onChange: (value: ComplaintDraft) => void }) {
+  const { site, side, words, usualPainScore, painLimitScore } = value;
+  return (
+    <Stack>
+      <Row $gap={24} style={{ alignItems: "start" }}>
+        <SelectField
+          label="Where it hurts"
+          options={SITE_OPTIONS}
+          value={site}
+          onChange={(next) => onChange({ ...value, site: next, side: isBack(next) ? "both" : isBack(site) ? null : side })}
+        />
+        {!isBack(site) && (
+          <ChoiceField label="Which side" options={SIDES} value={side} onChange={(next) => onChange({ ...value, side: next })} />
+        )}
+      </Row>
+      <TextField
+        label="What hurts"
+        isRequired
+        value={words}
+        onChange={(next) => onChange({ ...value, words: next })}
+        hint="In the client's words: right kneecap on stairs down"
+      />
+      <Row $gap={24} style={{ alignItems: "start" }}>
+        <NumberField
+          label="Usual morning pain"
+          unit="0 to 10"
+          isRequired
+          minValue={0}
+          maxValue={10}
+          value={usualPainScore}
+          onChange={(next) => onChange({ ...value, usualPainScore: next })}
+        />
+        <NumberField
+          label="Pain agreed during a set"
+          unit="0 to 5"
+          isRequired
+          minValue={0}
+          maxValue={5}
+          value={painLimitScore}
+          onChange={(next) => onChange({ ...value, painLimitScore: next })}
+          hint="3 is usual; never sharp, settled next morning"
+        />
+      </Row>
+    </Stack>
+  );
+}

@@ -1,0 +1,75 @@
+"use client";
+import type { UnitSystem } from "../../core/units";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { openSessionAction } from "../../actions/plan";
+import { variationById } from "../../core/catalogue/catalogue";
+import { doseText } from "../fit/dose-panel";
+import { Button } from "../kit/button";
+import { CheckField } from "../kit/fields";
+import { Card, Page, Row, Stack, Title } from "../kit/layout";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
+import { itemName } from "../text/item-text";
+import { settingText } from "../text/lever-text";
+import type { FloorItem } from "./use-session";
+
+/** Before a session: what is planned, what of it is done today, and one tap to begin. */
+export function StartScreen({
+  clientId,
+  plans,
+  units,
+}: {
+  clientId: string;
+  plans: readonly (Omit<FloorItem, "itemId"> & { prescriptionId: string })[];
+  units: UnitSystem;
+}) {
+  const router = useRouter();
+  const { take, isTaking, problem } = useStep();
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const prescriptionIds = plans.map(({ prescriptionId }) => prescriptionId).filter((id) => !left.includes(id));
+  return (
+    <Page>
+      <Card style={{ maxWidth: 640, margin: "12px auto" }} aria-label="Today's session">
+        <Stack>
+          <Title>Today&apos;s session</Title>
+          {plans.map((plan) => (
+            <div key={plan.prescriptionId}>
+              {plans.length > 1 ? (
+                <CheckField
+                  label={itemName(plan)}
+                  isSelected={!left.includes(plan.prescriptionId)}
+                  onChange={(isOn) =>
+                    setLeft((now) => (isOn ? now.filter((id) => id !== plan.prescriptionId) : [...now, plan.prescriptionId]))
+                  }
+                />
+              ) : (
+                <strong>{itemName(plan)}</strong>
+              )}
+              <p>
+                {settingText(plan.setting, units)}; {doseText(plan.dose, variationById(plan.variationId).startsBy)}
+              </p>
+            </div>
+          ))}
+          <Problem text={problem} />
+          <Row>
+            <Button
+              $tone="primary"
+              isDisabled={isTaking || prescriptionIds.length === 0}
+              onPress={() =>
+                take(
+                  () => openSessionAction(clientId, { prescriptionIds }),
+                  () => router.refresh(),
+                )
+              }
+            >
+              Start the session
+            </Button>
+            <Link href={`/clients/${clientId}/fit`}>Change it on Fit</Link>
+          </Row>
+        </Stack>
+      </Card>
+    </Page>
+  );
+}

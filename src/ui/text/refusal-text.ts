@@ -1,0 +1,66 @@
+import type { UnitSystem } from "../../core/units";
+import type { CeilingChannelId } from "../../core/mechanics/channels";
+import type { LeverId } from "../../core/templates/lever";
+import { channelName } from "./channel-text";
+import { poseFailureText } from "./fit-text";
+import { leverName, leverValueText } from "./lever-text";
+
+const PLAIN: Readonly<Record<string, string>> = {
+  "no-such-client": "This client is not in your studio.",
+  "no-body": "Stature and mass are needed first.",
+  "no-plan": "There is no plan yet: choose a rung on Fit and keep it.",
+  "no-such-session": "This session is not this client's.",
+  "no-such-set": "This set is not in that session.",
+  "no-such-warning": "This warning sign does not stand open any more. Reload to see it.",
+  "no-such-limit": "This limit was ended already, perhaps on another tablet. Reload to see it.",
+  "no-such-complaint": "This complaint is not this client's.",
+  "already-decided": "This was decided already, perhaps on another tablet. Reload to see it.",
+  "already-there": "This is there already.",
+  "closed-needs-note": "This is past a ceiling or a guard rail. Say why you keep it all the same.",
+  "gate-needs-note": "This asks more than the rung in force, and the gate has not opened. Say why you keep it all the same.",
+  "not-measured-needs-note": "Nothing has been measured yet that could say whether this is too much. Say why you start with it.",
+  "morning-too-early": "The morning after can be answered from the next day on.",
+  "pain-missing": "Pain is asked for each complaint: one of them was left out.",
+  "no-proposal": "No raise is proposed any more. Reload to see why.",
+  "measure-again": "These angles cannot all be right for this seat: the weight would be outside the foot. Measure again.",
+  "seat-out-of-reach": "This seat is higher or lower than the hips can be.",
+  "blocked-by-limit": "A limit does not allow this. It can be lifted under Limits by whoever owns it.",
+  retired: "This row is no longer in the catalogue: choose another.",
+  "another-is-open": "Another session of that day is under way. End it first.",
+};
+const OVERRULE: Readonly<Record<string, string>> = {
+  "warning-sign": "A warning sign cannot be overruled. A clinician clears it.",
+  "limit-blocks": "A limit does not allow this step.",
+  "note-missing": "Say why you decide otherwise: a few words are enough.",
+  "no-such-step": "There is no such step in this variation.",
+};
+
+interface Refused {
+  code: string;
+  reason?: string;
+  lever?: string;
+  min?: number;
+  max?: number;
+  channel?: string;
+}
+/** Why a step could not be taken, by its code; anything unknown is said plainly. */
+export function refusalText({ code, reason = "", lever, min, max, channel }: Refused, units: UnitSystem = "metric"): string {
+  switch (code) {
+    case "warning-open":
+      return "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
+    case "pose-impossible":
+      return `Not possible in this set-up: ${poseFailureText(reason)}.`;
+    case "nothing-asked":
+      return `This set-up asks nothing of the ${channelName(channel as CeilingChannelId).toLowerCase()}, so it can set no ceiling on it. Measure one that does.`;
+    case "setting-out-of-range": {
+      const say = (value: number): string => leverValueText(lever as LeverId, value, units);
+      return `${leverName(lever as LeverId)} goes from ${say(min ?? NaN)} to ${say(max ?? NaN)} for this body.`;
+    }
+    case "unknown-lever":
+      return "This variation has no such lever.";
+    case "overrule-refused":
+      return OVERRULE[reason] ?? "This cannot be overruled.";
+    default:
+      return PLAIN[code] ?? "That did not work. Nothing you entered was lost; try again.";
+  }
+}
