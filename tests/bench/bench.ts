@@ -1,36 +1,21 @@
-import {
-  type Body,
-  bodyFromMeasure,
-  BRIDGE_DEFAULTS,
-  bridgePose,
-  CATALOGUE,
-  type Ceiling,
-  ceilingsFromCalmPose,
-  DEFAULT_KIT,
-  DEFAULT_POSTURE,
-  type Depth,
-  fitCatalogue,
-  type FitContext,
-  hardestWithin,
-  inverse,
-  judge,
-  LEG_PRESS_DEFAULTS,
-  legPress,
-  leverCurve,
-  leverValues,
-  prepareStanding,
-  type Setting,
-  solveStanding,
-  STANDING_DEFAULTS,
-  type StandingSetting,
-  stairAround,
-  stairToGoal,
-  standingPose,
-  startSetting,
-  type Variation,
-  variationById,
-  withLever,
-} from "../../src/core";
+import { type Body, bodyFromMeasure } from "../../src/core/body/body";
+import { CATALOGUE, variationById } from "../../src/core/catalogue/catalogue";
+import type { Variation } from "../../src/core/catalogue/variation";
+import { DEFAULT_KIT, type FitContext } from "../../src/core/fit/context";
+import { judge } from "../../src/core/fit/judge";
+import { leverValues } from "../../src/core/fit/on-hand";
+import { fitCatalogue, hardestWithin } from "../../src/core/fit/search";
+import { stairAround, stairToGoal } from "../../src/core/fit/stair";
+import { type Ceiling, ceilingsFromCalmPose } from "../../src/core/limits/ceiling";
+import { BRIDGE_DEFAULTS, bridgePose } from "../../src/core/mechanics/bridge";
+import { LEG_PRESS_DEFAULTS, legPress } from "../../src/core/mechanics/leg-press";
+import { DEFAULT_POSTURE } from "../../src/core/mechanics/posture";
+import { prepareStanding } from "../../src/core/mechanics/prepared";
+import { solveStanding, standingPose } from "../../src/core/mechanics/standing";
+import { type Depth, STANDING_DEFAULTS, type StandingSetting } from "../../src/core/mechanics/standing.types";
+import { inverse } from "../../src/core/numeric/inverse";
+import { startSetting } from "../../src/core/templates/form";
+import { type Setting, withLever } from "../../src/core/templates/lever";
 
 /**
  * npm run bench: speed as ratios within one run, never as a test. Each line stands beside a reference measured in the

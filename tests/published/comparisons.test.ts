@@ -1,22 +1,12 @@
 import { describe, expect, test } from "vitest";
-import {
-  bodyFromMeasure,
-  cosDeg,
-  type Dose,
-  doseS,
-  GRAVITY_MPS2,
-  inFromM,
-  kgFromLb,
-  kneecapLoad,
-  mFromIn,
-  morningClass,
-  repetitionS,
-  sinDeg,
-  STANDING_DEFAULTS,
-  standingPose,
-  type StandingSetting,
-  usualPainScore,
-} from "../../src/core";
+import { bodyFromMeasure } from "../../src/core/body/body";
+import type { Dose } from "../../src/core/catalogue/variation";
+import { doseS, repetitionS } from "../../src/core/dose/dose";
+import { kneecapLoad } from "../../src/core/mechanics/kneecap";
+import { standingPose } from "../../src/core/mechanics/standing";
+import { STANDING_DEFAULTS, type StandingSetting } from "../../src/core/mechanics/standing.types";
+import { morningClass, usualPainScore } from "../../src/core/progress/morning";
+import { cosDeg, GRAVITY_MPS2, inFromM, kgFromLb, mFromIn, sinDeg } from "../../src/core/units";
 
 /** Our results against published numbers, also where the agreement is poor: docs/equations.md says how poor, and why. */
 const MALE = bodyFromMeasure({ heightM: 1.75, massKg: 80, sex: "male" });

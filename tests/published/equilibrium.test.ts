@@ -1,21 +1,18 @@
 import fc from "fast-check";
 import { lusolve, matrix } from "mathjs";
 import { describe, expect, test } from "vitest";
+import { type Body, bodyFromMeasure } from "../../src/core/body/body";
+import { BRIDGE_DEFAULTS, bridgePose } from "../../src/core/mechanics/bridge";
+import { LEG_PRESS_DEFAULTS, legPress } from "../../src/core/mechanics/leg-press";
+import { standingPose } from "../../src/core/mechanics/standing";
 import {
-  type Body,
-  bodyFromMeasure,
-  BRIDGE_DEFAULTS,
-  bridgePose,
-  LEG_PRESS_DEFAULTS,
   type LegDemand,
   type LegGeometry,
-  legPress,
   STANDING_DEFAULTS,
-  standingPose,
   type StandingPose,
   type StandingSetting,
   type Trail,
-} from "../../src/core";
+} from "../../src/core/mechanics/standing.types";
 import { legWeights } from "../../src/core/mechanics/joints";
 
 /**

@@ -1,18 +1,11 @@
 import { describe, expect, test } from "vitest";
-import {
-  bandTension,
-  bodyFromMeasure,
-  contactAreaMm2,
-  contactRatio,
-  GRAVITY_MPS2,
-  quadricepsArmMm,
-  seatedAbductionNm,
-  STANDING_DEFAULTS,
-  standingPose,
-  type StandingPose,
-  type StandingSetting,
-  strapLean,
-} from "../../src/core";
+import { bodyFromMeasure } from "../../src/core/body/body";
+import { bandTension } from "../../src/core/mechanics/band";
+import { contactAreaMm2, contactRatio, quadricepsArmMm } from "../../src/core/mechanics/kneecap";
+import { seatedAbductionNm, strapLean } from "../../src/core/mechanics/levers";
+import { standingPose } from "../../src/core/mechanics/standing";
+import { STANDING_DEFAULTS, type StandingPose, type StandingSetting } from "../../src/core/mechanics/standing.types";
+import { GRAVITY_MPS2 } from "../../src/core/units";
 
 /** Tables and worked cases of anthropometry, elastic and suspension, and the knee; as recalled, confidence beside each. */
 const BODY = bodyFromMeasure({ heightM: 1.75, massKg: 80, sex: "male" });

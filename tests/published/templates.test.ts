@@ -1,18 +1,10 @@
 import { describe, expect, test } from "vitest";
-import {
-  bodyFromMeasure,
-  bridgePose,
-  BRIDGE_DEFAULTS,
-  frontalHip,
-  GRAVITY_MPS2,
-  kneeExtension,
-  STANDING_DEFAULTS,
-  standingPose,
-  type StandingPose,
-  type StandingSetting,
-  straightLegRaiseNm,
-  tempoFactor,
-} from "../../src/core";
+import { bodyFromMeasure } from "../../src/core/body/body";
+import { bridgePose, BRIDGE_DEFAULTS } from "../../src/core/mechanics/bridge";
+import { frontalHip, kneeExtension, straightLegRaiseNm, tempoFactor } from "../../src/core/mechanics/levers";
+import { standingPose } from "../../src/core/mechanics/standing";
+import { STANDING_DEFAULTS, type StandingPose, type StandingSetting } from "../../src/core/mechanics/standing.types";
+import { GRAVITY_MPS2 } from "../../src/core/units";
 
 /**
  * The other templates against published numbers, as recalled; reference body male, 1.75 m, 80 kg. Where the agreement is
