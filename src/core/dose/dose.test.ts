@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Dose } from "../catalogue/variation";
-import { doseS, tempoMoment } from "./dose";
+import { doseS, tempoMoment, tryDose } from "./dose";
 
 const DOSE: Dose = { setCount: 3, repetitionsLow: 8, repetitionsHigh: 12, tempo: { lowerS: 3, pauseS: 1, riseS: 2 }, restS: 90 };
 
@@ -14,10 +14,18 @@ test.each([
   [6, 1, "lower", 3],
   [71.9, 11, "rise", 1],
 ] as const)("%d s into a set: %d done, %s, %d left", (elapsedS, repetitions, phase, leftS) => {
-  expect(tempoMoment(DOSE, elapsedS)).toMatchObject({ repetitions, phase, leftS });
+  expect(tempoMoment(DOSE, "lower", elapsedS)).toMatchObject({ repetitions, phase, leftS });
 });
 
 test("a phase of no length is skipped", () => {
   const noPause: Dose = { ...DOSE, tempo: { lowerS: 3, pauseS: 0, riseS: 2 } };
-  expect(tempoMoment(noPause, 3).phase).toBe("rise");
+  expect(tempoMoment(noPause, "lower", 3).phase).toBe("rise");
+});
+
+test("what rises first is counted from the rise", () => {
+  expect([0, 2.5, 3.5].map((s) => tempoMoment(DOSE, "rise", s).phase)).toEqual(["rise", "pause", "lower"]);
+});
+
+test("a try is one set, and never more than the fewest repetitions", () => {
+  expect(tryDose(DOSE)).toMatchObject({ setCount: 1, repetitionsHigh: DOSE.repetitionsLow });
 });

@@ -53,7 +53,7 @@ export function Ghost({ shape, label }: { shape: FigureShape; label: string }) {
       <circle cx={at[0]} cy={at[1]} r={radius} />
       <text
         x={at[0] - radius - (isLying ? 0 : 3)}
-        y={at[1] - (isLying ? radius + 4 : 0)}
+        y={isLying ? 10 : at[1]} // lying down, there is room under the floor
         textAnchor={isLying ? "start" : "end"}
         fontSize={SMALL}
         stroke="none"

@@ -158,7 +158,11 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
         </Row>
         <Row style={{ justifyContent: "space-between", alignItems: "flex-start", flexWrap: "nowrap" }}>
           <p>{variation.cues.slice(0, 2).join(". ")}.</p>
-          {!isEven && <ChoiceField label="Working leg" options={LEGS} value={context.subject.leadSide} onChange={fit.setSide} />}
+          {!isEven && (
+            <div style={{ flex: "none" }}>
+              <ChoiceField label="Working leg" options={LEGS} value={context.subject.leadSide} onChange={fit.setSide} />
+            </div>
+          )}
         </Row>
       </div>
       <div className="drawing">

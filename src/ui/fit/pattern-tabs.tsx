@@ -5,7 +5,8 @@ import { color, font, size } from "../theme/tokens";
 
 const Bar = styled.div`
   display: grid;
-  grid-template-columns: repeat(5, 1fr);
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(58px, 1fr);
   border: 1px solid ${color.fogDeep};
   border-radius: ${size.radius};
   overflow: hidden;

@@ -109,8 +109,8 @@ export function Stair(props: {
         <Title as="h2">The stair</Title>
         {props.children}
         <Soft>
-          height is what the tightest joint is asked; dashed line its ceiling; dashed block one light set first
-          {day.length > 0 && "; brass the client's own day"}
+          height: what the tightest joint is asked; dashed block: one light set first
+          {day.length > 0 && "; brass: own day"}
         </Soft>
       </Row>
       <Shelf>

@@ -1,9 +1,10 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import { type Pattern, PATTERNS } from "../../core/catalogue/variation";
 import { outcomeOf, plannedOf, responseTo } from "../../core/record/history";
-import type { ClientRecord, ItemFact, ResponseFact, RungFact, SessionFact } from "../../core/record/record";
+import type { ClientRecord, DecisionFact, ItemFact, ResponseFact, RungFact, SessionFact } from "../../core/record/record";
 import { hasLever } from "../../core/templates/form";
 import { type LeverId, LEVERS } from "../../core/templates/lever";
+import { itemName } from "../text/item-text";
 
 /** One item of one session in the chart: what it asked, how it hurt, and how the next morning was. */
 export interface ReviewRow {
@@ -31,6 +32,20 @@ function donesOf(record: ClientRecord, pattern: Pattern | null): Done[] {
     }),
   );
 }
+
+/** A decision with the exercise it was about. */
+export interface DecidedOn {
+  decision: DecisionFact;
+  name: string;
+}
+export const decidedOn = (record: ClientRecord): DecidedOn[] => {
+  const items = new Map(record.sessions.flatMap((session) => session.items.map((item) => [item.id, item] as const)));
+  return record.decisions.map((decision) => {
+    const item = items.get(decision.itemId);
+    const rung = item && plannedOf(record, item)?.rung;
+    return { decision, name: rung ? itemName(rung) : "" };
+  });
+};
 
 /** Patterns that were trained, in the order of work. */
 export const reviewPatterns = (record: ClientRecord): Pattern[] => {

@@ -6,7 +6,6 @@ import styled from "styled-components";
 import type { Pattern } from "../../core/catalogue/variation";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Limit } from "../../core/limits/limit";
-import type { DecisionFact } from "../../core/record/record";
 import type { LeverId } from "../../core/templates/lever";
 import { PatternTabs } from "../fit/pattern-tabs";
 import { Button } from "../kit/button";
@@ -16,7 +15,7 @@ import { decisionReasonText, moveText, responseText } from "../text/decision-tex
 import { changeText, leverName, leverValueText } from "../text/lever-text";
 import { color } from "../theme/tokens";
 import { CorrectSession } from "./correct-session";
-import type { CorrectableSession, KeptByHand, ReviewRow } from "./review-rows";
+import type { CorrectableSession, DecidedOn, KeptByHand, ReviewRow } from "./review-rows";
 
 const ReviewChart = dynamic(() => import("./review-chart"), { ssr: false, loading: () => <div style={{ height: 330 }} /> });
 
@@ -57,7 +56,7 @@ interface Trend {
 export interface ReviewScreenProps {
   clientId: string;
   trends: readonly Trend[];
-  decisions: readonly DecisionFact[];
+  decisions: readonly DecidedOn[];
   kept: readonly KeptByHand[];
   sessions: readonly CorrectableSession[];
   complaints: readonly Complaint[];
@@ -65,7 +64,7 @@ export interface ReviewScreenProps {
   units: UnitSystem;
 }
 
-function DecisionLine({ decision, limits, units }: { decision: DecisionFact; limits: readonly Limit[]; units: UnitSystem }) {
+function DecisionLine({ decision, name, limits, units }: DecidedOn & { limits: readonly Limit[]; units: UnitSystem }) {
   const { day, move, overruled, reasons, change, note } = decision;
   const [main] = reasons;
   return (
@@ -73,6 +72,7 @@ function DecisionLine({ decision, limits, units }: { decision: DecisionFact; lim
       <Soft>{dayText(day)}</Soft>
       <strong>{moveText(move)}</strong>
       <span>
+        {name && <Soft>{name}. </Soft>}
         {change && <strong>{changeText(change, "another row", units)}. </strong>}
         {main && decisionReasonText(main, limits, units)}
         {overruled && ` The rules said ${moveText(overruled).toLowerCase()}; you decided otherwise: ${note}`}
@@ -113,9 +113,9 @@ function SessionTable({ trend: { rows, lever }, units }: { trend: Trend; units: 
 /** Decisions of the gate and rungs kept by hand, on one line of time. */
 function DecisionList({ decisions, kept, limits, units }: Pick<ReviewScreenProps, "decisions" | "kept" | "limits" | "units">) {
   const lines = [
-    ...decisions.map((decision) => ({
+    ...decisions.map(({ decision, name }) => ({
       day: decision.day,
-      node: <DecisionLine key={decision.id} decision={decision} limits={limits} units={units} />,
+      node: <DecisionLine key={decision.id} decision={decision} name={name} limits={limits} units={units} />,
     })),
     ...kept.map(({ id, day, name, note }) => ({
       day,

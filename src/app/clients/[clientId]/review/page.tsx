@@ -1,7 +1,7 @@
 import { REVIEW_SESSIONS } from "../../../../data/repos/record.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
-import { keptByHand, reviewPatterns, reviewRows, sessionsToCorrect } from "../../../../ui/review/review-rows";
+import { decidedOn, keptByHand, reviewPatterns, reviewRows, sessionsToCorrect } from "../../../../ui/review/review-rows";
 import { ReviewScreen } from "../../../../ui/review/review-screen";
 
 export default async function ReviewPage({ params }: { params: Promise<{ clientId: string }> }) {
@@ -12,7 +12,7 @@ export default async function ReviewPage({ params }: { params: Promise<{ clientI
     <ReviewScreen
       clientId={clientId}
       trends={reviewPatterns(record).map((pattern) => ({ pattern, ...reviewRows(record, pattern) }))}
-      decisions={record.decisions}
+      decisions={decidedOn(record)}
       kept={keptByHand(record)}
       sessions={sessionsToCorrect(record)}
       complaints={record.complaints}

@@ -1,0 +1,105 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { variationById } from "../catalogue/catalogue";
+import { contextWith, kneeLimit } from "./fit.fixture";
+import { judge } from "./judge";
+import { countHolding, isWithin, leverValues, snapSetting } from "./on-hand";
+
+const pole = variationById("box-squat-pole");
+
+describe("the values of a lever", () => {
+  test("run from easy to hard: a high seat first, little load first, much hand first", () => {
+    expect(leverValues({ lever: "seatHeightM", min: 0.5, max: 0.53 }, 0.01)).toEqual([0.53, 0.52, 0.51, 0.5]);
+    expect(leverValues({ lever: "loadKg", min: 2, max: 5 }, 1)).toEqual([2, 3, 4, 5]);
+    expect(leverValues({ lever: "handForceN", min: 0, max: 20 }, 10)).toEqual([20, 10, 0]);
+  });
+  test("lie on the equipment's own grid, inside the range, without drift", () => {
+    let found = 0;
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 9 }),
+        fc.integer({ min: 30, max: 60 }),
+        fc.integer({ min: 1, max: 30 }),
+        (stepCm, minCm, spanCm) => {
+          const increment = stepCm / 100;
+          const [min, max] = [minCm / 100, (minCm + spanCm) / 100];
+          for (const value of leverValues({ lever: "seatHeightM", min, max }, increment)) {
+            found++;
+            expect(value).toBeGreaterThanOrEqual(min - 1e-9);
+            expect(value).toBeLessThanOrEqual(max + 1e-9);
+            expect(Math.abs(value / increment - Math.round(value / increment))).toBeLessThan(1e-6);
+            expect(String(value).length).toBeLessThan(8);
+          }
+        },
+      ),
+    );
+    expect(found).toBeGreaterThan(200);
+  });
+  test("of a range with no grid point in it are none", () => {
+    expect(leverValues({ lever: "seatHeightM", min: 0.501, max: 0.509 }, 0.01)).toEqual([]);
+  });
+});
+
+describe("snapping", () => {
+  test("never asks more than what was wanted, except at the easy end", () => {
+    let inside = 0;
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.42, max: 0.7, noNaN: true }),
+        fc.double({ min: 0, max: 190, noNaN: true }),
+        (seatHeightM, handForceN) => {
+          const snapped = snapSetting(contextWith(), pole, { seatHeightM, handForceN });
+          for (const [lever, wanted] of [
+            ["seatHeightM", seatHeightM],
+            ["handForceN", handForceN],
+          ] as const) {
+            const got = snapped[lever] ?? NaN;
+            const isEasyEnd = lever === "seatHeightM" ? got < wanted && got > 0.6 : got < wanted && got > 150;
+            if (isEasyEnd) continue;
+            inside++;
+            expect(got).toBeGreaterThanOrEqual(wanted - 1e-9); // a higher seat and more hand both ask less
+          }
+        },
+      ),
+    );
+    expect(inside).toBeGreaterThan(150);
+  });
+  test("fills in what was not said, but never makes up a share that nobody measured", () => {
+    expect(Object.keys(snapSetting(contextWith(), pole, {})).sort()).toEqual(["handForceN", "seatHeightM"]);
+    expect(snapSetting(contextWith(), pole, { shareFraction: 0.4 }).shareFraction).toBe(0.4);
+  });
+});
+
+test("counting what holds agrees with counting one by one", () => {
+  fc.assert(
+    fc.property(fc.nat(60), fc.nat(60), (length, last) => {
+      const values = Array.from({ length }, (_, i) => i);
+      let asked = 0;
+      const count = countHolding(values, (value) => {
+        asked++;
+        return value < last;
+      });
+      expect(count).toBe(values.filter((value) => value < last).length);
+      expect(asked).toBeLessThanOrEqual(Math.ceil(Math.log2(length + 1)) + 1);
+    }),
+  );
+});
+
+describe("within", () => {
+  const context = contextWith({ limits: [kneeLimit(80)] });
+  const at = (seatHeightM: number) => judge(context, variationById("raised-sit-to-stand"), { seatHeightM, shareFraction: 0.5 });
+  test("a limit counts whatever the use", () => {
+    expect(at(0.5).blocked).toBe(true);
+    expect(isWithin(at(0.5), 99)).toBe(false);
+  });
+  test("a use over the wanted one does not count, under it does", () => {
+    expect(isWithin(at(0.66), 0.7)).toBe(true);
+    expect(isWithin(at(0.6), 0.7)).toBe(false);
+  });
+  test("past a guard rail is not within, whatever the use", () => {
+    const deep = judge(contextWith({ ownRange: {} }), variationById("two-leg-hinge"), { trunkLeanDeg: 20, kneeFlexionDeg: 15, loadKg: 0 });
+    const railed = { ...deep, reasons: [{ code: "guard-rail", channel: "hipFlexion", value: 130, most: 125 }] as typeof deep.reasons };
+    expect(isWithin(deep, 99)).toBe(true);
+    expect(isWithin(railed, 99)).toBe(false);
+  });
+});

@@ -1,0 +1,113 @@
+import { describe, expect, test } from "vitest";
+import { CATALOGUE, variationById } from "../catalogue/catalogue";
+import { rangeOf } from "../templates/form";
+import { LEVERS, withLever } from "../templates/lever";
+import { calmCeilings, complaint, contextWith, kneeLimit, limit, SUBJECT } from "./fit.fixture";
+import { judge } from "./judge";
+import { isWithin, snapSetting, valuesOn } from "./on-hand";
+import { fitCatalogue, fitVariation, leverCeilings } from "./search";
+
+const context = contextWith();
+const found = (of: ReturnType<typeof contextWith>, id: string) => fitCatalogue(of, CATALOGUE).find((each) => each.variationId === id);
+
+describe("a fit", () => {
+  test("asks at most the target use of the tightest ceiling where a lever can do it", () => {
+    const candidates = fitCatalogue(context, CATALOGUE);
+    const under = candidates.filter(({ tightest }) => (tightest?.head ?? Infinity) <= 0.7 + 1e-9);
+    expect(under.length).toBeGreaterThanOrEqual(7);
+    for (const { variationId, setting } of candidates.filter((each) => !under.includes(each))) {
+      const ranges = variationById(variationId).levers.flatMap(({ lever }) => rangeOf(SUBJECT, variationById(variationId), lever) ?? []);
+      const solved = ranges.filter(({ lever }) => lever !== "shareFraction" && LEVERS[lever].harder);
+      for (const range of solved)
+        expect([variationId, range.lever, setting[range.lever]]).toEqual([variationId, range.lever, valuesOn(context, range)[0]]);
+    }
+  });
+  test("finds for every squat to a seat the same depth as a plain sweep of the grid", () => {
+    const limited = contextWith({ limits: [kneeLimit(95)] });
+    let swept = 0;
+    for (const variation of CATALOGUE.filter(({ pattern }) => pattern === "squat")) {
+      const range = rangeOf(SUBJECT, variation, "seatHeightM") ?? rangeOf(SUBJECT, variation, "kneeFlexionDeg");
+      if (!range) continue;
+      const candidate = fitVariation(limited, variation);
+      const start = snapSetting(limited, variation, candidate.setting);
+      const at = (value: number) => judge(limited, variation, withLever(start, range.lever, value), "headline");
+      const deepest = valuesOn(limited, range)
+        .filter((value) => isWithin(at(value), 0.7))
+        .at(-1);
+      if (deepest === undefined) expect(isWithin(candidate, 0.7)).toBe(false);
+      else expect(candidate.setting[range.lever]).toBe(deepest);
+      swept++;
+    }
+    expect(swept).toBe(8);
+  });
+  test("never raises a load above what was calm in this pattern, or where the row starts", () => {
+    const generous = { ...context, ceilings: calmCeilings("kneecap", 0.44), targetUseFraction: 1 };
+    const start = rangeOf(SUBJECT, variationById("goblet-to-box"), "loadKg")?.start ?? NaN;
+    expect(found(generous, "goblet-to-box")?.setting.loadKg).toBeLessThanOrEqual(start);
+    const calm = { ...generous, calmLoads: { squat: { loadKg: 16 } } };
+    const loads = fitCatalogue(calm, CATALOGUE).flatMap(({ variationId, setting }) =>
+      variationById(variationId).pattern === "squat" ? [setting.loadKg ?? 0] : [],
+    );
+    expect(Math.max(...loads)).toBeLessThanOrEqual(20); // the bar starts at its own weight
+  });
+  test("where nothing measured stops a lever it stays where it stood", () => {
+    const knee = contextWith({ complaints: [complaint({ site: "other" })], ceilings: calmCeilings("kneecap", 0.4) });
+    const hinge = variationById("two-leg-hinge");
+    const start = snapSetting(knee, hinge, {}).trunkLeanDeg;
+    expect(fitVariation(knee, hinge).setting.trunkLeanDeg).toBe(start);
+  });
+});
+
+describe("the order of the list", () => {
+  test("is open, then try, then not measured, then closed", () => {
+    const rank = { open: 0, try: 1, "not-measured": 2, closed: 3 };
+    const ranks = fitCatalogue(contextWith({ limits: [kneeLimit(70)] }), CATALOGUE).map(({ state }) => rank[state]);
+    expect(ranks).toEqual(ranks.toSorted((a, b) => a - b));
+    expect(new Set(ranks).size).toBeGreaterThan(1);
+  });
+  test("without a ceiling offers what is unloaded first, easiest first", () => {
+    const list = fitCatalogue(contextWith({ ceilings: [] }), CATALOGUE).filter(({ state }) => state === "not-measured");
+    const isLoaded = list.map(({ setting }) => (setting.loadKg ?? 0) > 0 || (setting.ankleKg ?? 0) > 0);
+    expect(isLoaded).toEqual(isLoaded.toSorted((a, b) => Number(a) - Number(b)));
+    expect(list.length).toBeGreaterThanOrEqual(9);
+    expect(list.findIndex(({ variationId }) => variationId === "very-high-sit-to-stand")).toBeLessThan(
+      list.findIndex(({ variationId }) => variationId === "plain-chair-sit-to-stand"),
+    );
+  });
+});
+
+describe("what would open a closed row", () => {
+  test("is the limit that ends, where no lever leads out from under it", () => {
+    const closed = found(contextWith({ limits: [limit({ kind: "never", what: "bar-on-shoulders" }, { side: "both" })] }), "bar-on-back");
+    expect(closed).toMatchObject({ state: "closed", opening: { kind: "limit-ends", limitId: "surgeon" } });
+  });
+  test("is the ceiling rising, where the easiest set-up is over it", () => {
+    const closed = found(contextWith({ ceilings: calmCeilings("kneecap", 0.72) }), "plain-chair-sit-to-stand");
+    expect(closed).toMatchObject({ state: "closed", opening: { kind: "ceiling-rises" } });
+    expect(closed?.opening?.kind === "ceiling-rises" && closed.opening.useFraction).toBeGreaterThan(1);
+  });
+  test("is equipment", () => {
+    const bare = contextWith({ kit: { ...context.kit, equipment: ["chair", "pads"] } });
+    expect(found(bare, "box-squat-pole")).toMatchObject({ state: "closed", opening: { kind: "equipment" } });
+  });
+});
+
+test("a limit never lets a fitted set-up past it", () => {
+  const limited = contextWith({
+    limits: [kneeLimit(60, { side: "both" }), limit({ kind: "most", channel: "shankLean", most: 20 }, { id: "shin", side: "both" })],
+  });
+  const bends = fitCatalogue(limited, CATALOGUE)
+    .filter(({ state }) => state !== "closed")
+    .flatMap(({ demands }) => demands.filter(({ channel }) => channel === "kneeFlexion" || channel === "shankLean"));
+  expect(bends.length).toBeGreaterThan(10);
+  for (const { channel, high } of bends) expect(high).toBeLessThanOrEqual((channel === "kneeFlexion" ? 60 : 20) + 1e-6);
+});
+
+test("each lever is told where it would meet the ceiling", () => {
+  const setting = { seatHeightM: 0.64, handForceN: 58.86 };
+  const [seat] = leverCeilings(context, variationById("box-squat-pole"), setting);
+  const use = (seatHeightM: number) =>
+    judge(context, variationById("box-squat-pole"), { ...setting, seatHeightM }, "headline").tightest?.head;
+  expect(use(seat ?? NaN)).toBeLessThanOrEqual(1);
+  expect(use((seat ?? NaN) - 0.01)).toBeGreaterThan(1);
+});

@@ -1,0 +1,134 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { CATALOGUE, variationById } from "../catalogue/catalogue";
+import { kgfFromN, nFromKgf } from "../units";
+import { leversOf, rangeOf } from "../templates/form";
+import { CUSHION_M, type Setting } from "../templates/lever";
+import { DEFAULT_SCHOOL, type Place } from "./context";
+import { BODY, calmCeilings, contextWith, kneeLimit, SUBJECT } from "./fit.fixture";
+import { judge } from "./judge";
+import { snapSetting, valuesOn } from "./on-hand";
+import { buildOnce, easeByLever, easeOnce, easeTwice, easeUntilAllowed, nextBuild } from "./step";
+
+const context = contextWith();
+const START: Place = { variationId: "box-squat-pole", setting: { seatHeightM: 0.62, handForceN: nFromKgf(8) } };
+const DOSE = variationById("box-squat-pole").dose;
+const { smallRiserFraction: SMALL, largestRiserFraction: LARGEST } = DEFAULT_SCHOOL;
+const useAt = (setting: Setting): number => judge(context, variationById("box-squat-pole"), setting).tightest?.head ?? NaN;
+
+describe("build", () => {
+  test("frees the hands before it lowers the seat, when the school says support first", () => {
+    const step = nextBuild(context, START);
+    expect(step?.change?.levers.map(({ lever }) => lever)).toEqual(["handForceN"]);
+    const other = contextWith({ school: { ...DEFAULT_SCHOOL, buildOrder: ["range", "support", "load"] } });
+    expect(nextBuild(other, START)?.change?.levers.map(({ lever }) => lever)).toEqual(["seatHeightM"]);
+  });
+  test("takes the smallest change that is worth a step, or says small", () => {
+    const step = nextBuild(context, { ...START, setting: { seatHeightM: 0.62, handForceN: 0 } });
+    if (!step?.change?.levers[0]) throw new Error("no step");
+    const { to } = step.change.levers[0];
+    expect(step.size).toBe("even");
+    expect(step.riserFraction).toBeGreaterThanOrEqual(SMALL - 1e-9);
+    expect(step.riserFraction).toBeLessThanOrEqual(LARGEST + 1e-9);
+    expect(useAt({ seatHeightM: to + 0.01, handForceN: 0 }) / useAt({ seatHeightM: 0.62, handForceN: 0 }) - 1).toBeLessThan(SMALL);
+  });
+  test("gives height back with a support whose least removal is too big a jump", () => {
+    const kit = { ...context.kit, increments: { ...context.kit.increments, handForceN: nFromKgf(20) } };
+    const step = nextBuild(contextWith({ kit }), { ...START, setting: { seatHeightM: 0.62, handForceN: nFromKgf(20) } });
+    expect(step?.change?.levers.map(({ lever }) => lever)).toEqual(["handForceN", "seatHeightM"]);
+    expect(step?.riserFraction).toBeLessThanOrEqual(LARGEST + 1e-9);
+  });
+  test("says too big where the equipment allows nothing finer", () => {
+    const kit = { ...context.kit, increments: { ...context.kit.increments, seatHeightM: 0.06 } };
+    const step = nextBuild(contextWith({ kit }), { ...START, setting: { seatHeightM: 0.6, handForceN: 0 } });
+    expect(step).toMatchObject({ size: "too-big" });
+  });
+  test("gives sets that were taken away back first, one at a time", () => {
+    const built = buildOnce(context, START, { ...DOSE, setCount: DOSE.setCount - 1 });
+    expect(built?.dose.setCount).toBe(DOSE.setCount);
+    expect(built?.tread.setting).toEqual(START.setting);
+    expect(buildOnce(context, START, DOSE)?.tread.setting).not.toEqual(START.setting);
+  });
+});
+
+describe("ease", () => {
+  test("is a step that a client feels and the room can set up", () => {
+    const eased = easeOnce(context, START, DOSE);
+    const [change] = eased?.tread.change?.levers ?? [];
+    expect(change?.lever).toBe("seatHeightM");
+    expect((change?.to ?? NaN) - 0.62).toBeGreaterThanOrEqual(CUSHION_M - 1e-9);
+    expect(eased?.tread.riserFraction).toBeLessThanOrEqual(-SMALL + 1e-9);
+  });
+  test("gives back load first, then range, then hands", () => {
+    const goblet: Place = { variationId: "goblet-to-box", setting: { seatHeightM: 0.58, loadKg: 12, shareFraction: 0.5 } };
+    expect(easeByLever(context, goblet)?.change?.levers[0]?.lever).toBe("loadKg");
+    const seat = rangeOf(SUBJECT, variationById(START.variationId), "seatHeightM");
+    if (!seat) throw new Error("no seat");
+    const high: Place = { ...START, setting: { ...START.setting, seatHeightM: Math.max(...valuesOn(context, seat)) } };
+    expect(easeByLever(context, high)?.change?.levers[0]?.lever).toBe("handForceN");
+  });
+  test("takes a set away where no lever is left, then an easier row, then rests", () => {
+    const easiest = snapSetting(context, variationById("very-high-sit-to-stand"), { seatHeightM: 9 });
+    const place: Place = { variationId: "very-high-sit-to-stand", setting: easiest };
+    expect(easeByLever(context, place)).toBeNull();
+    expect(easeOnce(context, place, { ...DOSE, setCount: 2 })?.tread.change?.sets).toEqual({ from: 2, to: 1 });
+    expect(easeOnce(context, place, { ...DOSE, setCount: 1 })).toBeNull();
+    expect(easeTwice(context, place, { ...DOSE, setCount: 1 })).toBeNull();
+  });
+  test("twice asks less than once", () => {
+    const [once, twice] = [easeOnce(context, START, DOSE), easeTwice(context, START, DOSE)];
+    expect(useAt(twice?.tread.setting ?? {})).toBeLessThan(useAt(once?.tread.setting ?? {}) * (1 - SMALL) + 1e-9);
+  });
+  test("from a place that a limit forbids leads to one that it allows", () => {
+    const limited = contextWith({ limits: [kneeLimit(60)] });
+    const eased = easeUntilAllowed(
+      limited,
+      { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.5, shareFraction: 0.5 } },
+      DOSE,
+    );
+    expect(eased?.tread.judgement.state).toBe("open");
+    expect(eased?.tread.judgement.demands.find(({ channel }) => channel === "kneeFlexion")?.high).toBeLessThanOrEqual(60);
+  });
+  test("from a place that no easing leads out of is nothing: rest, and ask", () => {
+    const none = contextWith({ limits: [kneeLimit(5, { side: "both" })] });
+    expect(
+      easeUntilAllowed(none, { variationId: "very-high-sit-to-stand", setting: { seatHeightM: 0.7 } }, { ...DOSE, setCount: 1 }),
+    ).toBeNull();
+  });
+});
+
+test("build raises and ease lowers what is watched, from any set-up of any row, and both are found", () => {
+  const of = { ease: 0, build: 0 };
+  const backs = contextWith({
+    ceilings: [...calmCeilings("kneecap", 0.58), ...calmCeilings("hip", 0.55), ...calmCeilings("low-back", 0.55)],
+  });
+  fc.assert(
+    fc.property(fc.constantFrom(...CATALOGUE), fc.double({ min: 0.1, max: 0.9, noNaN: true }), (variation, part) => {
+      const wanted = Object.fromEntries(leversOf(SUBJECT, variation).map(({ lever, min, max }) => [lever, min + part * (max - min)]));
+      const place: Place = { variationId: variation.id, setting: snapSetting(backs, variation, wanted) };
+      const before = judge(backs, variation, place.setting);
+      if (!before.isPossible) return;
+      for (const [move, step] of [
+        ["ease", easeByLever(backs, place)],
+        ["build", nextBuild(backs, place)],
+      ] as const) {
+        if (!step?.change || step.riserFraction === null || !step.judgement.isPossible) continue;
+        of[move]++;
+        const moved = Object.keys(place.setting).filter(
+          (lever) => step.setting[lever as keyof Setting] !== place.setting[lever as keyof Setting],
+        );
+        expect(moved.sort()).toEqual(step.change.levers.map(({ lever }) => lever as string).sort());
+        if (move === "build") expect(step.riserFraction).toBeGreaterThan(0);
+        else expect(step.riserFraction).toBeLessThanOrEqual(-SMALL + 1e-9);
+      }
+    }),
+    { numRuns: 60, seed: 7 },
+  );
+  expect(of.ease).toBeGreaterThan(35);
+  expect(of.build).toBeGreaterThan(35);
+});
+
+test("a hand that pushes is told in kilograms of force", () => {
+  expect(kgfFromN(START.setting.handForceN ?? NaN)).toBeCloseTo(8);
+  expect(BODY.massKg).toBe(74);
+});
