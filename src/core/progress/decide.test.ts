@@ -1,12 +1,17 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
+import type { FitContext, Place } from "../fit/context";
 import { contextWith, kneeLimit } from "../fit/fit.fixture";
-import { nextStep } from "../fit/stair";
-import { decide, type DecisionInput, overruleRefusal, type PerformedSet, type SessionOutcome } from "./decide";
+import { judge } from "../fit/judge";
+import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
+import type { PerformedSet } from "../floor/events";
+import { nFromKgf } from "../units";
+import { decide, type DecisionInput, isAsPrescribed, nextOf, overruleRefusal, type SessionOutcome } from "./decide";
 
-const pole = variationById("box-squat-pole");
-const SETTING = { seatHeightM: 0.62, handForceN: 8 * 9.81, shareFraction: 0.5 };
+const PLACE: Place = { variationId: "box-squat-pole", setting: { seatHeightM: 0.66, handForceN: nFromKgf(8), shareFraction: 0.5 } };
+const DOSE = variationById("box-squat-pole").dose;
+const TODAY = "2026-11-26";
 const goodSet: PerformedSet = { repetitions: 12, painScore: 1, leftInTank: null, faults: [], endedBy: "pain-tap" };
 const good = (more: Partial<SessionOutcome> = {}): SessionOutcome => ({
   day: "2026-11-20",
@@ -14,52 +19,117 @@ const good = (more: Partial<SessionOutcome> = {}): SessionOutcome => ({
   eased: false,
   response: "calm",
   newSwelling: false,
-  warningSigns: [],
   ...more,
 });
-const input = (sessions: SessionOutcome[], more: Partial<DecisionInput> = {}): DecisionInput => ({
-  dose: { setCount: 3, repetitionsLow: 8, repetitionsHigh: 12, tempo: { lowerS: 3, pauseS: 1, riseS: 2 }, restS: 90 },
-  sessions,
+const at = (context: FitContext, place = PLACE): Omit<DecisionInput, "sessions"> => ({
+  today: TODAY,
+  dose: DOSE,
+  openWarnings: [],
   painLimitScore: 3,
   provisional: false,
-  ease: nextStep(contextWith(), pole, SETTING, "ease"),
-  build: nextStep(contextWith(), pole, SETTING, "build"),
+  current: judge(context, variationById(place.variationId), place.setting),
+  ease: easeOnce(context, place, DOSE),
+  easeTwice: easeTwice(context, place, DOSE),
+  easeUntilAllowed: easeUntilAllowed(context, place, DOSE),
+  build: buildOnce(context, place, DOSE),
   proposedCeiling: null,
-  ...more,
 });
+const HERE = at(contextWith());
+const input = (sessions: SessionOutcome[], more: Partial<DecisionInput> = {}): DecisionInput => ({ ...HERE, sessions, ...more });
 const withSet = (change: Partial<PerformedSet>): SessionOutcome =>
   good({ sets: [{ ...goodSet, ...change }, goodSet, { ...goodSet, leftInTank: 2 }] });
 
 test("two good sessions running, with calm mornings, build by one lever", () => {
   const decision = decide(input([good(), good()]));
-  expect(decision).toMatchObject({ move: "build", rule: "earned", step: { lever: "handForceN" } });
+  expect(decision).toMatchObject({ move: "build", rule: "earned", next: { variationId: PLACE.variationId, dose: DOSE } });
+  expect(decision.next?.change.levers.map(({ lever }) => lever)).toEqual(["handForceN"]);
 });
 
 describe("a setback", () => {
   test.each<[string, SessionOutcome, string]>([
-    ["sharp pain", withSet({ endedBy: "sharp" }), "sharp-pain"],
-    ["pain that spreads", withSet({ endedBy: "spreading" }), "spreading-pain"],
     ["new swelling", good({ newSwelling: true, response: "flare" }), "new-swelling"],
-    ["pain over the agreed number", withSet({ painScore: 4 }), "pain-over-number"],
     ["a flare", good({ response: "flare" }), "flare"],
-    ["pain that is not a number", withSet({ painScore: NaN }), "pain-over-number"],
-  ])("%s eases", (_, session, rule) =>
-    expect(decide(input([good(), session]))).toMatchObject({ move: "ease", rule, step: { move: "ease" } }),
-  );
-
+    ["sharp pain", withSet({ endedBy: "sharp" }), "sharp-pain"],
+  ])("%s eases twice", (_, session, rule) => {
+    const decision = decide(input([good(), session]));
+    expect(decision).toMatchObject({ move: "ease", rule });
+    expect(decision.next?.setting).toEqual(HERE.easeTwice?.tread.setting);
+    expect(decision.next?.setting).not.toEqual(HERE.ease?.tread.setting);
+  });
+  test.each<[string, number]>([
+    ["over the agreed number", 4],
+    ["that is not a number", NaN],
+  ])("pain %s eases once", (_, painScore) => {
+    const decision = decide(input([good(), withSet({ painScore })]));
+    expect(decision).toMatchObject({ move: "ease", rule: "pain-over-number" });
+    expect(decision.next?.setting).toEqual(HERE.ease?.tread.setting);
+  });
+  test.each(["spreading", "belly", "warning-sign"] as const)("%s stops and refers", (endedBy) => {
+    expect(decide(input([good(), withSet({ endedBy })]))).toMatchObject({ move: "stop", next: null });
+  });
   test("swelling outranks pain over the number; sharp outranks swelling", () => {
     const both = good({ newSwelling: true, sets: [{ ...goodSet, painScore: 7 }] });
     expect(decide(input([both])).rule).toBe("new-swelling");
     expect(decide(input([{ ...both, sets: [{ ...goodSet, endedBy: "sharp" }] }])).rule).toBe("sharp-pain");
   });
-  test("with nothing easier left still says ease, and that there is no step", () => {
-    const decision = decide(input([good({ response: "flare" })], { ease: null }));
-    expect(decision).toMatchObject({ move: "ease", step: null });
-    expect(decision.reasons[1]).toEqual({ code: "no-easier-step" });
+  test("with nothing easier left rests this pattern, and says to ask", () => {
+    const decision = decide(input([good({ response: "flare" })], { ease: null, easeTwice: null }));
+    expect(decision).toMatchObject({ move: "rest", next: null });
+    expect(decision.reasons[1]).toEqual({ code: "rest-and-ask" });
   });
-  test("a warning sign stops, whatever else is true", () => {
-    expect(decide(input([good({ warningSigns: ["chest-pain"] })]))).toMatchObject({ move: "stop", step: null });
-    expect(decide(input([withSet({ endedBy: "warning-sign" })]))).toMatchObject({ move: "stop" });
+  test("a warning nobody cleared stops, whatever the log says and however long ago", () => {
+    const openWarnings = [{ sourceId: "e", sign: "faint", day: "2026-01-02", at: "2026-01-02T09:00:00.000Z" }];
+    for (const sessions of [[], [good(), good()]])
+      expect(decide(input(sessions, { openWarnings }))).toMatchObject({
+        move: "stop",
+        reasons: [{ code: "warning-sign", signs: ["faint"] }],
+      });
+  });
+});
+
+describe("the rung as it stands today is judged before the log", () => {
+  const limited = at(contextWith({ limits: [kneeLimit(60)] }));
+  test("where a limit now forbids it, it eases to where it does not, though the log earned a build", () => {
+    const decision = decide({ ...limited, sessions: [good(), good()] });
+    expect(limited.current.blocked).toBe(true);
+    expect(decision).toMatchObject({
+      move: "ease",
+      rule: "rung-forbidden",
+      reasons: [{ reason: { code: "over-limit" } }, { code: "next-step" }],
+    });
+    const to =
+      decision.next && judge(contextWith({ limits: [kneeLimit(60)] }), variationById(decision.next.variationId), decision.next.setting);
+    expect(to?.state).toBe("open");
+  });
+  test("where no easing leads out of it, it rests", () => {
+    expect(decide({ ...limited, easeUntilAllowed: null, sessions: [good(), good()] })).toMatchObject({
+      move: "rest",
+      rule: "rung-forbidden",
+    });
+  });
+  test("over a ceiling that came since eases as well", () => {
+    const deep = at(contextWith(), { ...PLACE, setting: { ...PLACE.setting, seatHeightM: 0.5 } });
+    expect(decide({ ...deep, sessions: [good(), good()] })).toMatchObject({ move: "ease", rule: "rung-forbidden" });
+  });
+  test("missing equipment forbids nothing", () => {
+    const bare = at(contextWith({ kit: { ...contextWith().kit, equipment: ["chair"] } }));
+    expect(decide({ ...bare, sessions: [good()] })).toMatchObject({ move: "hold", rule: "earned-once" });
+  });
+  test("not measured never builds", () => {
+    const unmeasured = at(contextWith({ ceilings: [] }));
+    expect(decide({ ...unmeasured, sessions: [good(), good()] })).toMatchObject({ move: "hold", rule: "not-measured" });
+  });
+});
+
+describe("time", () => {
+  test("orders the sessions, whatever order they came in", () => {
+    const [flare, calm] = [good({ day: "2026-11-24", response: "flare" }), good({ day: "2026-11-20" })];
+    expect(decide(input([flare, calm])).rule).toBe("flare");
+    expect(decide(input([calm, flare])).rule).toBe("flare");
+  });
+  test("never runs ahead: a session in the future is refused", () => {
+    expect(() => decide(input([good({ day: "2026-11-27" })]))).toThrow(RangeError);
+    expect(decide(input([good({ day: TODAY })])).move).toBe("hold");
   });
 });
 
@@ -74,7 +144,7 @@ describe("hold", () => {
     ["form that was not clean", withSet({ faults: ["heel-lifts"] }), "form-not-clean"],
     ["too little left in the tank", good({ sets: [goodSet, goodSet, { ...goodSet, leftInTank: 1 }] }), "tank-short"],
     ["a tank that was not said", good({ sets: [goodSet, goodSet, goodSet] }), "tank-short"],
-  ])("%s holds", (_, session, rule) => expect(decide(input([good(), session]))).toMatchObject({ move: "hold", rule, step: null }));
+  ])("%s holds", (_, session, rule) => expect(decide(input([good(), session]))).toMatchObject({ move: "hold", rule, next: null }));
 
   test("one good session is not two", () => expect(decide(input([good()])).rule).toBe("earned-once"));
   test("a setback in between breaks the run", () =>
@@ -82,13 +152,45 @@ describe("hold", () => {
   test("a provisional ceiling holds", () =>
     expect(decide(input([good(), good()], { provisional: true })).rule).toBe("ceiling-provisional"));
   test("no session holds", () => expect(decide(input([])).rule).toBe("no-session"));
+  const building = (change: Partial<NonNullable<DecisionInput["build"]>["tread"]>): DecisionInput => {
+    if (!HERE.build) throw new Error("no build");
+    return input([good(), good()], { build: { ...HERE.build, tread: { ...HERE.build.tread, ...change } }, proposedCeiling: 8 });
+  };
   test("a closed next step holds and says what closes it, with the ceiling that is proposed", () => {
-    const context = contextWith({ limits: [kneeLimit(76)] });
-    const low = { seatHeightM: 0.62, handForceN: 0, shareFraction: 0.5 };
-    const build = nextStep(context, pole, low, "build");
-    const decision = decide(input([good(), good()], { build, proposedCeiling: 8 }));
+    const closed = judge(contextWith({ limits: [kneeLimit(60)] }), variationById(PLACE.variationId), PLACE.setting);
+    const decision = decide(building({ judgement: closed }));
     expect(decision).toMatchObject({ move: "hold", rule: "next-step-closed" });
     expect(decision.reasons.at(-1)).toEqual({ code: "ceiling-proposed", value: 8 });
+  });
+  test("a step over the school's largest never builds by itself", () =>
+    expect(decide(building({ size: "too-big", riserFraction: 0.2 }))).toMatchObject({
+      move: "hold",
+      reasons: [{ code: "next-step-too-big", riserFraction: 0.2 }, {}, {}],
+    }));
+  test("nothing harder left holds", () => expect(decide(input([good(), good()], { build: null })).rule).toBe("no-harder-step"));
+  test("into a try goes only as a try: one light set", () => {
+    const { judgement } = HERE.build?.tread ?? {};
+    if (!judgement) throw new Error("no build");
+    const decision = decide(building({ judgement: { ...judgement, state: "try" } }));
+    expect(decision).toMatchObject({ move: "build", next: { dose: { setCount: 1, repetitionsHigh: DOSE.repetitionsLow } } });
+    expect(decision.reasons.some(({ code }) => code === "as-a-try")).toBe(true);
+  });
+});
+
+describe("as prescribed", () => {
+  const isIt = (session: SessionOutcome) => isAsPrescribed(session, DOSE, 3);
+  test("is every set, pain said and within the number, nothing sharp, eased or short", () => {
+    expect(isIt(good())).toBe(true);
+    expect(isIt(withSet({ painScore: 3 }))).toBe(true);
+    for (const session of [
+      good({ eased: true }),
+      good({ sets: [goodSet, goodSet] }),
+      withSet({ painScore: 4 }),
+      withSet({ painScore: null }),
+      withSet({ endedBy: "sharp" }),
+      withSet({ repetitions: DOSE.repetitionsLow - 1 }),
+    ])
+      expect(isIt(session)).toBe(false);
   });
 });
 
@@ -98,7 +200,7 @@ test("build never comes of a missing, noticed or flaring morning, whatever the s
     painScore: fc.option(fc.nat(10)),
     leftInTank: fc.option(fc.nat(6)),
     faults: fc.constantFrom<string[]>([], ["heel-lifts"]),
-    endedBy: fc.constantFrom<PerformedSet["endedBy"]>("pain-tap", "sharp", "spreading"),
+    endedBy: fc.constantFrom<PerformedSet["endedBy"]>("pain-tap", "sharp", "spreading", "belly", "warning-sign"),
   });
   const session = fc.record({
     sets: fc.array(set, { maxLength: 5 }),
@@ -115,23 +217,18 @@ test("build never comes of a missing, noticed or flaring morning, whatever the s
 
 describe("overruling", () => {
   const held = decide(input([good()]));
-  const { build } = input([]);
-  test("needs a note", () => expect(overruleRefusal(held, "build", build, "  ")).toEqual({ code: "note-missing" }));
-  test("with a note is taken", () => expect(overruleRefusal(held, "build", build, "felt easy")).toBeNull());
-  test("never passes a warning sign", () => {
-    const stopped = decide(input([good({ warningSigns: ["faint"] })]));
-    expect(overruleRefusal(stopped, "hold", null, "she is fine")).toEqual({ code: "warning-sign" });
+  const next = HERE.build && nextOf(HERE.build.tread, HERE.build.dose);
+  test("needs a note", () => expect(overruleRefusal(held, "build", false, next, "  ")).toEqual({ code: "note-missing" }));
+  test("with a note is taken", () => expect(overruleRefusal(held, "build", false, next, "felt easy")).toBeNull());
+  test("never passes a stop", () => {
+    const stopped = decide(input([withSet({ endedBy: "warning-sign" })]));
+    expect(overruleRefusal(stopped, "hold", false, null, "she is fine")).toEqual({ code: "warning-sign" });
   });
-  test("never passes a limit", () => {
-    const blocked = nextStep(
-      contextWith({ limits: [kneeLimit(70)] }),
-      pole,
-      { seatHeightM: 0.62, handForceN: 0, shareFraction: 0.5 },
-      "build",
-    );
-    expect(blocked?.judgement.blocked).toBe(true);
-    expect(overruleRefusal(held, "build", blocked, "felt easy")).toEqual({ code: "limit-blocks" });
+  test("never passes a limit", () => expect(overruleRefusal(held, "build", true, next, "felt easy")).toEqual({ code: "limit-blocks" }));
+  test("cannot take a step that is not there, nor stop by hand", () => {
+    for (const move of ["build", "ease"] as const)
+      expect(overruleRefusal(held, move, false, null, "felt easy")).toEqual({ code: "no-such-step" });
+    expect(overruleRefusal(held, "stop", false, null, "felt easy")).toEqual({ code: "no-such-step" });
+    expect(overruleRefusal(held, "hold", false, null, "felt easy")).toBeNull();
   });
-  test("cannot take a step that is not there", () =>
-    expect(overruleRefusal(held, "build", null, "felt easy")).toEqual({ code: "no-such-step" }));
 });

@@ -1,180 +1,233 @@
 import { describe, expect, test } from "vitest";
+import { DEFAULT_KIT } from "../fit/context";
+import { complaint, kneeLimit } from "../fit/fit.fixture";
+import type { Ceiling } from "../limits/ceiling";
+import { ceilingsToday } from "./ceilings";
+import { currentPlans, decisionFor, fitContextOf, missesMorning, openWarningsOf, planOf, undecidedItems, usualScoreOn } from "./derive";
+import { answeredDoses, calmLoads, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange } from "./history";
 import type { ClientRecord, SessionFact } from "./record";
-import {
-  answeredDoses,
-  ceilingProposal,
-  currentPlan,
-  decisionFor,
-  DEFAULT_KIT,
-  fitContextOf,
-  openWarning,
-  undecidedSessions,
-  usualScoreOn,
-} from "./derive";
-import { calmCeilings } from "../fit/fit.fixture";
-import { variationById } from "../catalogue/catalogue";
+import { answer, doneSession, doneSet, plan, record, rung, TODAY } from "./record.fixture";
+import { subjectOf } from "./subject";
 
-const raised = variationById("raised-sit-to-stand");
-const set = (id: string, painScore = 1) => ({
-  id,
-  itemId: "item",
-  setting: {},
-  repetitions: 12,
-  painScore,
-  leftInTank: 3,
-  faults: [],
-  endedBy: "pain-tap" as const,
-  endedAt: "",
-});
-const session = (id: string, day: string, prescriptionId = "plan-1"): SessionFact => ({
-  id,
-  day,
-  checkIn: null,
-  eases: [],
-  warningSigns: [],
-  endedAt: null,
-  items: [{ id: `item-${id}`, prescriptionId }],
-  sets: [set(`${id}-1`), set(`${id}-2`)],
-});
-const response = (sessionId: string | null, day: string, more: Partial<ClientRecord["responses"][number]> = {}) => ({
-  id: `r-${day}`,
-  sessionId,
-  day,
-  painScore: 1,
-  newSwelling: false,
-  warningSigns: [],
-  usualScore: 1,
-  class: "calm" as const,
-  ...more,
-});
-
-function record(more: Partial<ClientRecord> = {}): ClientRecord {
-  const ceilings = calmCeilings("kneecap", 0.58);
-  const [kneecap] = ceilings;
-  if (!kneecap) throw new Error("no ceiling");
-  const setting = { seatHeightM: 0.64, shareFraction: 0.5 };
-  const base: ClientRecord = {
-    client: {
-      id: "c",
-      name: "Test",
-      birthYear: 1965,
-      sex: "female",
-      goal: "",
-      complaint: "knee",
-      side: "right",
-      baselinePainScore: 2,
-      painLimitScore: 3,
-    },
-    measures: [{ id: "m", day: "2026-10-01", heightM: 1.68, massKg: 74, overrides: {} }],
-    dailyTasks: [],
-    calmPoses: [
-      {
-        id: "calm",
-        day: "2026-10-01",
-        side: "right",
-        limitedBy: "kneecap",
-        variationId: raised.id,
-        setting: { seatHeightM: 0.58 },
-        shareFraction: 0.5,
-        shankLeanDeg: null,
-        trunkLeanDeg: null,
-      },
-    ],
-    postures: [],
-    limits: [],
-    ceilings,
-    rungs: [
-      {
-        id: "rung-1",
-        day: "2026-10-02",
-        variationId: raised.id,
-        setting,
-        demands: [{ channel: "kneecapStress", side: "right", low: 0, head: kneecap.value * 0.7, high: 0, trust: "B" }],
-        useFraction: 0.7,
-      },
-    ],
-    prescriptions: [{ id: "plan-1", day: "2026-10-02", rungId: "rung-1", dose: { ...raised.dose } }],
-    sessions: [session("s1", "2026-10-06"), session("s2", "2026-10-09")],
-    responses: [response(null, "2026-10-02"), response("s1", "2026-10-07"), response("s2", "2026-10-10")],
-    decisions: [],
-    clearances: [],
-  };
-  return { ...base, ...more };
+function decided(of: ClientRecord, today = TODAY) {
+  const session = of.sessions.at(-1);
+  const [item] = session?.items ?? [];
+  return session && item ? decisionFor(of, session, item, today, DEFAULT_KIT)?.decision : undefined;
 }
-
-const decided = (records: ClientRecord) => {
-  const last = records.sessions.at(-1);
-  return last ? decisionFor(records, last, "2026-10-10", DEFAULT_KIT)?.decision : undefined;
+function ceilingOf(of: ClientRecord): Ceiling {
+  const [ceiling] = ceilingsToday(of, TODAY).usable;
+  if (!ceiling) throw new Error("no ceiling");
+  return ceiling;
+}
+const subject = (of: ClientRecord) => {
+  const found = subjectOf(of);
+  if (!found) throw new Error("no body");
+  return found;
 };
+const EASED: SessionFact["eases"] = [
+  { eventId: "e", at: "", itemId: "item-s2", levers: [], to: { variationId: "raised-sit-to-stand", setting: {} }, setCount: null },
+];
 
-describe("a record", () => {
-  test("decides by its own sessions and mornings", () =>
-    expect(decided(record())).toMatchObject({ move: "build", step: { lever: "seatHeightM" } }));
+describe("a decision", () => {
+  test("is by the item's own sessions and mornings", () =>
+    expect(decided(record())).toMatchObject({ move: "build", next: { change: { levers: [{ lever: "seatHeightM" }] } } }));
   test("holds while the calm pose has no calm morning", () => {
-    const unconfirmed = record({
-      responses: [response("s1", "2026-10-07"), response("s2", "2026-10-10")].map((r) => ({ ...r, day: r.day })),
-    });
-    expect(decided(unconfirmed)).toMatchObject({ move: "hold", rule: "ceiling-provisional" });
+    const responses = [answer("s1", "2026-10-07"), answer("s2", "2026-10-10")];
+    expect(decided(record({ responses }))).toMatchObject({ move: "hold", rule: "ceiling-provisional" });
+    expect(decided(record({ responses, confirmedCeilingIds: ["ceiling-0"] }))?.move).toBe("build");
   });
   test("counts only sessions in a row at the same rung", () => {
-    const other = {
-      id: "rung-2",
-      day: "2026-10-08",
-      variationId: raised.id,
-      setting: { seatHeightM: 0.62, shareFraction: 0.5 },
-      demands: [],
-      useFraction: null,
-    };
-    const base = record();
     const moved = record({
-      rungs: [...base.rungs, other],
-      prescriptions: [...base.prescriptions, { id: "plan-2", day: "2026-10-08", rungId: "rung-2", dose: raised.dose }],
-      sessions: [session("s1", "2026-10-06"), session("s2", "2026-10-09", "plan-2")],
+      rungs: [rung("rung-1"), rung("rung-2", { setting: { seatHeightM: 0.65, shareFraction: 0.5 } })],
+      prescriptions: [plan("plan-1", "rung-1"), plan("plan-2", "rung-2", { day: "2026-10-08" })],
+      sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", { prescriptionId: "plan-2" })],
     });
     expect(decided(moved)).toMatchObject({ move: "hold", rule: "earned-once" });
   });
-  test("knows its plan, and which sessions wait for a decision", () => {
-    expect(currentPlan(record())?.rung.id).toBe("rung-1");
-    const one = record({
-      decisions: [
-        {
-          id: "d",
-          sessionId: "s1",
-          day: "2026-10-07",
-          move: "hold",
-          overruled: null,
-          rule: "earned-once",
-          reasons: [],
-          step: null,
-          note: "",
-        },
-      ],
+  test("does not count what was eased, stopped, or not begun as planned", () => {
+    for (const more of [
+      { eases: EASED },
+      { stoppedItemIds: ["item-s2"] },
+      { checkIn: { painScore: 1, newSwelling: false, choice: "ease-all" as const } },
+    ])
+      expect(decided(record({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", more)] }))).toMatchObject({
+        move: "hold",
+        rule: "eased-on-the-floor",
+      });
+  });
+  test("an ease of another exercise is not this one's", () => {
+    const eases = EASED.map((ease) => ({ ...ease, itemId: "another" }));
+    expect(decided(record({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", { eases })] }))?.move).toBe(
+      "build",
+    );
+  });
+  test("judges the rung as it stands today: a new limit eases what the log would build", () =>
+    expect(decided(record({ limits: [kneeLimit(40, { fromDay: "2026-10-09" })] }))).toMatchObject({ rule: "rung-forbidden" }));
+  test("stops on a warning of any session, however far back, until its own clearance", () => {
+    const warnings = [{ sourceId: "old", sign: "faint", day: "2026-01-05", at: "2026-01-05T10:00:00.000Z" }];
+    expect(decided(record({ warnings }))).toMatchObject({ move: "stop" });
+    const clearance = { id: "x", day: "2026-01-06", by: "Dr Vane", role: "doctor" as const, note: "", sourceId: "old", sign: "faint" };
+    expect(decided(record({ warnings, clearances: [clearance] }))?.move).toBe("build");
+    expect(openWarningsOf({ warnings, clearances: [{ ...clearance, sourceId: "other" }] })).toEqual(warnings);
+  });
+});
+
+describe("plans", () => {
+  const both = record({
+    rungs: [
+      rung("rung-1"),
+      rung("hinge", { pattern: "hinge", variationId: "two-leg-hinge" }),
+      rung("left", { pattern: "step", side: "left", variationId: "step-up-rail" }),
+      rung("right", { pattern: "step", variationId: "step-up-rail" }),
+    ],
+    prescriptions: [plan("plan-1", "rung-1"), plan("p-h", "hinge"), plan("p-l", "left"), plan("p-r", "right"), plan("p-h2", "hinge")],
+  });
+  test("are kept per pattern and side: keeping a hinge does not erase the squat", () =>
+    expect(currentPlans(both).map(({ prescription }) => prescription.id)).toEqual(["plan-1", "p-h2", "p-l", "p-r"]));
+  test("are found by pattern, and by side where it matters", () => {
+    expect(planOf(both, "step", "left")?.rung.id).toBe("left");
+    expect(planOf(both, "bridge")).toBeNull();
+  });
+});
+
+describe("what waits", () => {
+  test("for a decision: items that were trained or warned, once each", () => {
+    const decisions: ClientRecord["decisions"] = [
+      {
+        id: "d",
+        sessionId: "s1",
+        itemId: "item-s1",
+        day: "2026-10-07",
+        move: "hold",
+        overruled: null,
+        rule: "earned-once",
+        reasons: [],
+        change: null,
+        note: "",
+      },
+    ];
+    const idle = doneSession("s3", "2026-10-10", { sets: [] });
+    const warned = doneSession("s4", "2026-10-10", { sets: [], warnings: [{ eventId: "e", sign: "faint", at: "" }] });
+    const waits = undecidedItems(record({ decisions, sessions: [...record().sessions, idle, warned] }));
+    expect(waits.map(({ item }) => item.id)).toEqual(["item-s2", "item-s4"]);
+  });
+  test("for a morning: a trained session of a day gone by that nobody told about", () => {
+    const [s1] = record().sessions;
+    if (!s1) throw new Error("no session");
+    expect(missesMorning(record(), s1, TODAY)).toBe(false);
+    expect(missesMorning(record({ responses: [] }), s1, TODAY)).toBe(true);
+    expect(missesMorning(record({ responses: [] }), s1, s1.day)).toBe(false);
+  });
+});
+
+describe("history", () => {
+  test("takes usual pain of each complaint from its own mornings before a day", () => {
+    const responses = Array.from({ length: 6 }, (_, i) =>
+      answer(null, `2026-10-0${i + 1}`, {
+        pains: [
+          { complaintId: "sore", painScore: 4 },
+          { complaintId: "back", painScore: 1 },
+        ],
+      }),
+    );
+    const many = record({
+      complaints: [complaint({ usualPainScore: 2 }), complaint({ id: "back", site: "low-back", usualPainScore: 3 })],
+      responses,
     });
-    expect(undecidedSessions(one).map(({ id }) => id)).toEqual(["s2"]);
+    expect(usualScoreOn(many, "sore", "2026-10-20")).toBe(4);
+    expect(usualScoreOn(many, "back", "2026-10-20")).toBe(1);
+    expect(usualScoreOn(many, "back", "2026-10-03")).toBe(3);
   });
-  test("takes usual pain from the mornings before a day", () => {
-    const many = record({ responses: Array.from({ length: 6 }, (_, i) => response(null, `2026-10-0${i + 1}`, { painScore: 4 })) });
-    expect(usualScoreOn(many, "2026-10-20")).toBe(4);
-    expect(usualScoreOn(many, "2026-10-03")).toBe(2);
-  });
-  test("answers a ceiling with the calm pose first, then the sessions by their use", () => {
-    const [kneecap] = record().ceilings;
-    if (!kneecap) throw new Error("no ceiling");
-    expect(
-      answeredDoses(record(), kneecap).map(({ useFraction, response: answer }) => [Math.round(useFraction * 100) / 100, answer]),
-    ).toEqual([
+  test("answers a ceiling with the calm pose first, then the sessions by what they ask today", () => {
+    const doses = answeredDoses(record(), subject(record()), ceilingOf(record()));
+    expect(doses.map(({ useFraction, response }) => [Math.round(useFraction * 10) / 10, response])).toEqual([
       [1, "calm"],
-      [0.7, "calm"],
-      [0.7, "calm"],
+      [0.6, "calm"],
+      [0.6, "calm"],
     ]);
-    expect(ceilingProposal(record(), "2026-10-10")).toBeNull();
+    expect(isCeilingProvisional(record(), subject(record()), ceilingOf(record()))).toBe(false);
   });
-  test("stands stopped from a warning sign until a clearance of that day or later", () => {
-    const warned = record({ responses: [response("s2", "2026-10-10", { warningSigns: ["faint"] })] });
-    expect(openWarning(warned)).toEqual({ day: "2026-10-10", signs: ["faint"] });
-    const cleared = (day: string) => record({ ...warned, clearances: [{ id: "x", day, by: "Dr Vane", role: "doctor", note: "" }] });
-    expect(openWarning(cleared("2026-10-09"))).not.toBeNull();
-    expect(openWarning(cleared("2026-10-10"))).toBeNull();
+  const near = { rungs: [rung("rung-1", { setting: { seatHeightM: 0.58, shareFraction: 0.5 } })] };
+  const proposal = (more: Partial<ClientRecord>) => {
+    const of = record({ ...near, ...more });
+    const context = fitContextOf(of, TODAY, DEFAULT_KIT);
+    return context && ceilingProposal(of, context);
+  };
+  const second = (more: Partial<SessionFact>) => ({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", more)] });
+  test("proposes a ceiling 5 % higher after two calm mornings near it", () =>
+    expect((proposal({})?.value ?? NaN) / ceilingOf(record(near)).value).toBeCloseTo(1.05, 6));
+  test("but only on doses done as prescribed", () => {
+    const sets = (change: Parameters<typeof doneSet>[2]) => [0, 1, 2].map((n) => doneSet("item-s2", n, n === 1 ? change : {}));
+    for (const more of [
+      { sets: [doneSet("item-s2", 0)] },
+      { sets: sets({ painScore: 4 }) },
+      { sets: sets({ painScore: null }) },
+      { sets: sets({ endedBy: "sharp" }) },
+      { sets: sets({ endedBy: "spreading" }) },
+      { eases: EASED },
+      { warnings: [{ eventId: "e", sign: "faint", at: "" }] },
+    ])
+      expect(proposal(second(more))).toBeNull();
+    expect(proposal({ responses: [answer(null, "2026-10-02"), answer("s1", "2026-10-07")] })).toBeNull();
+    expect(proposal({ responses: [answer("s1", "2026-10-07"), answer("s2", "2026-10-10", { class: "noticed" })] })).toBeNull();
   });
-  test("without a body has nothing to fit", () => expect(fitContextOf(record({ measures: [] }), "2026-10-10", DEFAULT_KIT)).toBeNull());
+  test("knows the most of each load that was calm, pattern by pattern", () => {
+    const goblet = (loadKg: number) => rung("rung-1", { variationId: "goblet-to-box", setting: { seatHeightM: 0.66, loadKg } });
+    expect(calmLoads(record({ rungs: [goblet(8)] }))).toEqual({ squat: { loadKg: 8 } });
+    const noticed = [answer("s1", "2026-10-07", { class: "noticed" }), answer("s2", "2026-10-10", { class: "flare" })];
+    expect(calmLoads(record({ rungs: [goblet(8)], responses: noticed }))).toEqual({});
+  });
+  test("knows how far bends went calmly, by their low end", () => {
+    const range = ownRange(record({ rungs: [rung("rung-1", { setting: { seatHeightM: 0.5, shareFraction: 0.5 } })] }), subject(record()));
+    expect(range.kneeFlexion).toBeGreaterThan(90);
+    expect(ownRange(record({ responses: [] }), subject(record()))).toEqual({});
+  });
+  test("an item's outcome is its own sets", () => {
+    const session = doneSession("s1", "2026-10-06", { sets: [doneSet("item-s1", 0), doneSet("other", 0)] });
+    expect(outcomeOf(record(), session, { id: "item-s1", prescriptionId: "plan-1" }).sets).toHaveLength(1);
+  });
+});
+
+describe("a ceiling today", () => {
+  test("is computed anew from its calm pose: it follows a new posture rule, and the calm seat stays what it was", () => {
+    const ruled = record({
+      postures: [{ id: "p", day: "2026-10-05", rule: { kind: "measured", kneeFlexionDeg: 83, shankLeanDeg: 26, pressureFraction: 0.5 } }],
+    });
+    expect(ceilingOf(ruled).value).not.toBeCloseTo(ceilingOf(record()).value, 1);
+    const context = fitContextOf(ruled, TODAY, DEFAULT_KIT);
+    if (!context) throw new Error("no context");
+    const calm = answeredDoses(
+      { ...ruled, rungs: [rung("rung-1", { setting: { seatHeightM: 0.58, shareFraction: 0.5 } })] },
+      context.subject,
+      ceilingOf(ruled),
+    );
+    expect(calm.at(-1)?.useFraction).toBeCloseTo(1, 2);
+  });
+  test("keeps the mass of the day it was done, so that a heavier body reads as asked more", () => {
+    const heavier = record({ measures: [{ id: "m2", day: "2026-10-08", heightM: 1.68, massKg: 90, overrides: {} }] });
+    expect(ceilingOf(heavier).value).toBeCloseTo(ceilingOf(record()).value, 6);
+  });
+  test("is raised by what calm mornings raised it, and refuses a number of a pose that is gone", () => {
+    const raised = record({ ceilings: record().ceilings.map((ceiling) => ({ ...ceiling, raisedBy: 1.05 })) });
+    expect(ceilingOf(raised).value / ceilingOf(record()).value).toBeCloseTo(1.05, 9);
+    const gone = ceilingsToday(record({ calmPoses: [] }), TODAY);
+    expect(gone).toMatchObject({ usable: [], unusable: [{ reason: "source-missing" }] });
+    const deep = record({ calmPoses: record().calmPoses.map((pose) => ({ ...pose, setting: { seatHeightM: 1.4 } })) });
+    expect(ceilingsToday(deep, TODAY)).toMatchObject({ usable: [], unusable: [{ reason: "hip-height-unreachable" }] });
+    expect(fitContextOf(deep, TODAY, DEFAULT_KIT)).toMatchObject({ ceilings: [], unusable: [{ reason: "hip-height-unreachable" }] });
+  });
+});
+
+describe("the context of a fit", () => {
+  test("without a body is none", () => expect(fitContextOf(record({ measures: [] }), TODAY, DEFAULT_KIT)).toBeNull());
+  test("is careful with a back that hurts, thin bone and a pregnancy", () => {
+    const careful = (more: Partial<ClientRecord>) => fitContextOf(record(more), TODAY, DEFAULT_KIT)?.careful;
+    expect(careful({})).toEqual([]);
+    expect(careful({ complaints: [complaint({ site: "back-bend", side: "both" })] })).toEqual(["back"]);
+    expect(careful({ client: { ...record().client, conditions: ["bone-thinning", "pregnancy"] } })).toEqual(["bone-thinning", "pregnancy"]);
+  });
+  test("leads with the sore side unless told otherwise", () => {
+    expect(fitContextOf(record(), TODAY, DEFAULT_KIT)?.subject.leadSide).toBe("right");
+    expect(fitContextOf(record(), TODAY, DEFAULT_KIT, "left")?.subject.leadSide).toBe("left");
+  });
 });
