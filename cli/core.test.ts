@@ -88,35 +88,78 @@ describe("the command line", () => {
     ]);
     expect(problem(example({ knee: 60 }, { heightM: 17 }).answer)).toMatchObject({ path: "0.body.heightM", limit: 2.2 });
     expect(problem(example({ knee: 60 }, { bellyKg: 38 }).answer)).toMatchObject({ path: "0.body.bellyKg", code: "number.less" });
-    const on = (template: string, values: object) => problem(ask("demand", { ...CLIENT_BODY, template, values }).answer);
-    expect(on("pole-squat", { hands: 900 })).toMatchObject({ path: "values.hands", code: "number.max" });
-    expect(on("step-up", { height: 0.9 })).toEqual({ path: "values.height", code: "number.max", limit: 0.35 });
-    expect(on("step-up", { heihgt: 0.1 })).toMatchObject({ path: "values.heihgt", code: "object.unknown" });
+    const on = (variationId: string, setting: object) => problem(ask("demand", { ...CLIENT_BODY, variationId, setting }).answer);
+    expect(on("box-squat-pole", { handForceN: 900 })).toMatchObject({ path: "setting.handForceN", code: "number.max" });
+    expect(on("step-up-rail", { stepHeightM: 0.9 })).toMatchObject({ path: "setting.stepHeightM", code: "number.max" });
+    expect(on("step-up-rail", { seatHeightM: 0.5 })).toMatchObject({ path: "setting.seatHeightM" });
+    expect(on("step-up-rail", { heihgt: 0.1 })).toMatchObject({ path: "setting.heihgt", code: "object.unknown" });
+    expect(on("handstand", {})).toMatchObject({ path: "variationId" });
+    expect(on("toString", {})).toMatchObject({ path: "variationId" });
     expect(example({ seat: 1.1 }).answer).toMatchObject([{ result: { ok: false, reason: "hip-height-unreachable" } }]);
     expect(example({ knee: 20, assists: [{ at: "pelvis", fy: 650 }] }).answer).toMatchObject([{ result: { ok: false } }]);
   });
 
-  test("asks, solves and matches any template of the model", () => {
-    const demand = ask("demand", { ...CLIENT_BODY, template: "hinge", values: { trunk: 40 } });
-    expect(demand.answer).toMatchObject({ ok: true, kind: "standing", trunkLeanDeg: 40 });
-    const solved = ask("solve", { ...CLIENT_BODY, template: "step-up", lever: "height", channel: "kneeMoment", target: 50 });
+  test("asks, solves and matches any row of the catalogue and any study of the model", () => {
+    const demand = ask("demand", { ...CLIENT_BODY, variationId: "two-leg-hinge", setting: { trunkLeanDeg: 40 } });
+    expect(demand.answer).toMatchObject({
+      ok: true,
+      demands: expect.arrayContaining([expect.objectContaining({ channel: "trunkLean", head: 40 })]) as object[],
+    });
+    const solved = ask("solve", {
+      ...CLIENT_BODY,
+      variationId: "step-up-rail",
+      setting: {},
+      lever: "stepHeightM",
+      channel: "kneeMoment",
+      side: "right",
+      target: 50,
+    });
     const { x, snapped } = solved.answer as { x: number; snapped: number };
     expect(snapped).toBeLessThanOrEqual(x);
-    expect(x - snapped).toBeLessThan(0.01);
+    expect(x - snapped).toBeLessThan(0.02);
     const matched = ask("match", {
       ...CLIENT_BODY,
-      from: { template: "squat", values: { knee: 60 } },
-      to: { template: "leg-press", values: { sled: 600 }, lever: "knee" },
+      from: { variationId: "squat", setting: { kneeFlexionDeg: 60 } },
+      to: { variationId: "leg-press", setting: { sledForceN: 600 }, lever: "kneeFlexionDeg" },
       channel: "kneeMoment",
+      side: "right",
     });
     expect(matched.answer).toMatchObject({ ok: true, solution: { ok: true } });
-    expect(ask("solve", { ...CLIENT_BODY, template: "step-up", lever: "seat", channel: "kneeMoment", target: 50 }).exitCode).toBe(2);
-    expect(ask("solve", { ...CLIENT_BODY, template: "squat", lever: "knee", channel: "balanceDemand", target: 2 }).exitCode).toBe(2);
-    const impossible = { ...CLIENT_BODY, from: { template: "hinge-handle", values: { handle: 0.2, knee: 5 } }, channel: "kneeMoment" };
-    expect(ask("match", { ...impossible, to: { template: "squat", lever: "knee" } }).answer).toEqual({
-      ok: false,
-      reason: "handle-out-of-reach",
+    const wrong = (more: object) =>
+      ask("solve", {
+        ...CLIENT_BODY,
+        variationId: "step-up-rail",
+        setting: {},
+        side: "right",
+        target: 50,
+        lever: "stepHeightM",
+        channel: "kneeMoment",
+        ...more,
+      });
+    expect(wrong({ lever: "seatHeightM" }).exitCode).toBe(2);
+    expect(wrong({ channel: "balanceDemand" }).exitCode).toBe(2);
+    expect(wrong({ increment: 1e-7 })).toMatchObject({ exitCode: 2, answer: { problems: [{ path: "increment" }] } });
+  });
+
+  test("has no command by a name that only the language knows, no impossible day, no limit that ends before it starts", () => {
+    for (const name of ["toString", "constructor", "__proto__", "hasOwnProperty", ""]) expect(core(name, "{}").exitCode).toBe(2);
+    const fit = (more: object) => ask("fit", { ...CLIENT, calmPose: CALM, ...more });
+    expect(fit({ today: "2026-02-30" })).toMatchObject({ exitCode: 2, answer: { problems: [{ path: "today" }] } });
+    const limit = {
+      id: "1",
+      rule: { kind: "most", channel: "kneeFlexion", most: 95 },
+      side: "right",
+      owner: { kind: "clinician", name: "surgeon" },
+      fromDay: "2026-11-01",
+      untilDay: "2026-10-01",
+      lift: null,
+    };
+    expect(fit({ limits: [limit] })).toMatchObject({ exitCode: 2, answer: { problems: [{ path: "limits.0" }] } });
+    expect(fit({ increments: { seatHeightM: 1e-9 } })).toMatchObject({
+      exitCode: 2,
+      answer: { problems: [{ path: "increments.seatHeightM" }] },
     });
+    expect(fit({ calmPose: { ...CALM, setting: { seatHeightM: 1.2 } } })).toMatchObject({ exitCode: 2 });
   });
 
   test("builds the whole stair to a goal", () => {
@@ -147,9 +190,9 @@ describe("the command line", () => {
       body: CLIENT.body,
       leadSide: "right",
       variationId: "raised-sit-to-stand",
-      setting: { seatHeightM: 0.5 },
+      setting: { seatHeightM: 0.6 },
       lever: "seatHeightM",
-      low: 0.45,
+      low: 0.55,
       high: 0.7,
       channel: "kneeMoment",
       side: "right",
@@ -166,7 +209,7 @@ describe("the command line", () => {
     const match = ask("match", {
       ...subject,
       from: { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.6 } },
-      to: { variationId: "goblet-to-box", setting: { seatHeightM: 0.6, loadKg: 6 }, lever: "seatHeightM", low: 0.45, high: 0.7 },
+      to: { variationId: "goblet-to-box", setting: { seatHeightM: 0.6, loadKg: 6 }, lever: "seatHeightM", low: 0.48, high: 0.7 },
       channel: "kneeMoment",
       side: "right",
     });
@@ -177,7 +220,9 @@ describe("the command line", () => {
       variationId: "box-squat-pole",
       setting: { seatHeightM: 0.62, handForceN: 78.48, shareFraction: 0.5 },
     });
-    expect((stair.answer as { isCurrent: boolean }[]).filter(({ isCurrent }) => isCurrent)).toHaveLength(1);
+    const { treads, current } = stair.answer as { treads: { change: object | null }[]; current: number };
+    expect(treads.length).toBeGreaterThan(current);
+    expect(treads.filter(({ change }) => change === null)).toHaveLength(1);
     const band = { restM: 0.9, points: [{ lengthM: 1.2, tensionN: 45 }] };
     const strap = { leanDeg: 20, comHeightM: 0.95, handleHeightM: 1.3, directionDeg: 30 };
     expect(ask("calibrate", { band, lengthsM: [1.2, 1.5], strap, body: CLIENT.body }).answer).toMatchObject({
@@ -208,7 +253,21 @@ describe("the command line", () => {
         painLimitScore: 3,
         provisional: false,
       }).answer;
-    expect(decide([session, session])).toMatchObject({ move: "build", step: { lever: "seatHeightM" } });
+    expect(decide([session, session])).toMatchObject({ move: "build", next: { change: { sets: { from: 1, to: 2 } } } });
+    expect(decide([{ ...session, id: "s", warningSigns: ["faint"] }, session])).toMatchObject({ move: "stop" });
+    expect(
+      ask("decide", {
+        ...CLIENT,
+        today: "2026-11-01",
+        calmPose: CALM,
+        variationId: "raised-sit-to-stand",
+        setting: {},
+        dose,
+        sessions: [session],
+        painLimitScore: 3,
+        provisional: false,
+      }),
+    ).toMatchObject({ exitCode: 2 });
     expect(decide([session, { ...session, response: null }])).toMatchObject({ move: "hold", rule: "morning-missing" });
   });
 });

@@ -3,7 +3,7 @@ import type Joi from "joi";
 import { variationById } from "../core/catalogue/catalogue";
 import { bandSchema } from "./band.schema";
 import { bodyMeasureSchema, newMeasureSchema } from "./body.schema";
-import { clearanceSchema, dailyHeightSchema, newClientSchema } from "./client.schema";
+import { complaintChangeSchema, dailyHeightSchema, newClientSchema } from "./client.schema";
 import {
   calibrateInputSchema,
   decideInputSchema,
@@ -13,8 +13,8 @@ import {
   solveInputSchema,
   stairInputSchema,
 } from "./core-input.schema";
-import { floorBatchSchema } from "./floor.schema";
-import { calmPoseSchema, liftSchema, newLimitSchema } from "./limit.schema";
+import { floorBatchSchema, sessionCorrectionSchema } from "./floor.schema";
+import { calmPoseSchema, clearanceSchema, liftSchema, newLimitSchema } from "./limit.schema";
 import { parse } from "./parse";
 import { decisionChoiceSchema, doseSchema, morningSchema, rungChoiceSchema } from "./plan.schema";
 
@@ -23,29 +23,45 @@ const { dose } = variationById("box-squat-pole");
 const BODY = { heightM: 1.68, massKg: 74, sex: "female" };
 const SUBJECT = { body: BODY, leadSide: "right" };
 const CHOSEN = { variationId: "box-squat-pole", setting: { seatHeightM: 0.6 } };
+const COMPLAINT = { id: ID, site: "knee", side: "right", words: "right knee", usualPainScore: 2, painLimitScore: 3 };
 const CLIENT = {
+  id: ID,
   name: "Odd Strand",
   birthYear: 1964,
   sex: "male",
   goal: "",
-  complaint: "knee",
-  side: "right",
-  baselinePainScore: 2,
-  painLimitScore: 3,
+  conditions: [],
+  archivedDay: null,
+  complaints: [COMPLAINT],
   heightM: 1.7,
   massKg: 82,
 };
 const LIMIT = {
-  rule: { kind: "knee-bend", maxDeg: 95 },
+  id: ID,
+  rule: { kind: "most", channel: "kneeFlexion", most: 95 },
   side: "right",
   owner: { kind: "clinician", name: "surgeon" },
   fromDay: "2026-11-01",
   untilDay: "2027-01-12",
 };
-const CALM = { side: "right", limitedBy: "kneecap", ...CHOSEN, shareFraction: null, shankLeanDeg: 26, trunkLeanDeg: null };
+const LIFT = { limitId: ID, kind: "lifted", by: "Dr Vane", role: "surgeon", reason: "healed" };
+const CLEARANCE = { sourceId: ID, sign: "faint", by: "Dr Vane", role: "doctor", note: "" };
+const RUNG = { ...CHOSEN, side: "right", dose, note: "" };
+const MORNING = { sessionId: ID, pains: [{ complaintId: ID, painScore: 2 }], newSwelling: false, warningSigns: [] };
+const CALM = { id: ID, side: "right", limitedBy: "kneecap", ...CHOSEN, shareFraction: null, shankLeanDeg: 26, trunkLeanDeg: null };
 const EVENT = { id: ID, deviceId: "tablet", sessionId: ID, occurredAt: "2026-11-26T16:00:00.000Z" };
 const event = (body: object): object[] => [{ ...EVENT, body }];
 const SESSION = { day: "2026-11-20", sets: [], eased: false, response: null, newSwelling: false, warningSigns: [] };
+
+const CEILING = {
+  id: "c",
+  channel: "kneecapStress",
+  side: "right",
+  value: 8,
+  source: { kind: "calm-pose", id: "p" },
+  fromDay: "2026-11-01",
+  isShareMeasured: false,
+};
 
 const GOOD: readonly [string, Joi.Schema, unknown][] = [
   ["a body", bodyMeasureSchema, BODY],
@@ -58,20 +74,23 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
   ["a height of her day", dailyHeightSchema, { name: "sofa", kind: "seat", heightM: 0.42 }],
   ["a height taken away", dailyHeightSchema, { name: "sofa", kind: "seat", heightM: null }],
   ["a band", bandSchema, { name: "loop", restM: 0.9, points: [{ lengthM: 1.2, tensionN: 45 }] }],
-  ["a demand of a template", demandInputSchema, { ...SUBJECT, template: "leg-press", values: { knee: 80 } }],
+  ["a demand of a template", demandInputSchema, { ...SUBJECT, variationId: "leg-press", setting: { kneeFlexionDeg: 80 } }],
   ["a stair to a goal", stairInputSchema, { ...SUBJECT, ...CHOSEN, today: "2026-11-26", goal: CHOSEN, order: ["range", "load"] }],
   ["a client", newClientSchema, CLIENT],
-  ["a clearance without a note", clearanceSchema, { by: "Dr Vane", role: "doctor", note: "" }],
+  ["a clearance without a note", clearanceSchema, CLEARANCE],
+  ["a complaint that is over", complaintChangeSchema, { complaint: COMPLAINT, isEnded: true }],
+  ["a correction of a session of any day", sessionCorrectionSchema, { sessionId: ID, body: { kind: "set-voided", setId: ID } }],
   ["a limit with an end", newLimitSchema, LIMIT],
   ["a limit without an end", newLimitSchema, { ...LIMIT, untilDay: null }],
   ["a limit in own words", newLimitSchema, { ...LIMIT, rule: { kind: "own-words", text: "no kneeling" } }],
-  ["a limit on the back", newLimitSchema, { ...LIMIT, rule: { kind: "no-load-on-back" }, side: "both" }],
-  ["a lifting", liftSchema, { limitId: ID, by: "Dr Vane", role: "surgeon", reason: "healed" }],
+  ["a limit on the back", newLimitSchema, { ...LIMIT, rule: { kind: "never", what: "bar-on-shoulders" }, side: "both" }],
+  ["a lifting", liftSchema, LIFT],
+  ["room for the belly", newLimitSchema, { ...LIMIT, rule: { kind: "room", leastDeg: 70 }, side: "both" }],
   ["a calm pose", calmPoseSchema, CALM],
   ["a dose", doseSchema, dose],
-  ["a rung", rungChoiceSchema, { ...CHOSEN, dose, note: "" }],
-  ["a morning", morningSchema, { sessionId: ID, painScore: 2, newSwelling: false, warningSigns: [] }],
-  ["a decision", decisionChoiceSchema, { sessionId: ID, move: "build", note: "felt easy" }],
+  ["a rung", rungChoiceSchema, RUNG],
+  ["a morning", morningSchema, MORNING],
+  ["a decision", decisionChoiceSchema, { sessionId: ID, itemId: ID, move: "build", note: "felt easy" }],
   ["a check-in", floorBatchSchema, event({ kind: "checked-in", painScore: 1, newSwelling: false, choice: "as-planned" })],
   [
     "a set",
@@ -79,7 +98,11 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
     event({ kind: "set-ended", setId: ID, itemId: ID, setting: {}, repetitions: 12, painScore: null, faults: [], endedBy: "sharp" }),
   ],
   ["a correction", floorBatchSchema, event({ kind: "set-corrected", setId: ID, change: { leftInTank: 2 } })],
-  ["an ease", floorBatchSchema, event({ kind: "eased", itemId: ID, lever: "seatHeightM", from: 0.6, to: 0.62 })],
+  [
+    "an ease",
+    floorBatchSchema,
+    event({ kind: "eased", itemId: ID, levers: [{ lever: "seatHeightM", from: 0.6, to: 0.65 }], to: CHOSEN, setCount: null }),
+  ],
   ["an undone ease", floorBatchSchema, event({ kind: "ease-undone", easedEventId: ID })],
   ["the end of a session", floorBatchSchema, event({ kind: "session-ended" })],
   ["a demand", demandInputSchema, { ...SUBJECT, ...CHOSEN }],
@@ -93,7 +116,7 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
     solveInputSchema,
     { ...SUBJECT, ...CHOSEN, lever: "seatHeightM", low: 0.4, high: 0.7, channel: "kneeMoment", side: "right", target: 40 },
   ],
-  ["a fit", fitInputSchema, { ...SUBJECT, today: "2026-11-26", limits: [{ ...LIMIT, id: "1", lift: null }] }],
+  ["a fit", fitInputSchema, { ...SUBJECT, today: "2026-11-26", limits: [{ ...LIMIT, lift: null }] }],
   [
     "a match",
     matchInputSchema,
@@ -132,13 +155,28 @@ const BAD: readonly [string, Joi.Schema, unknown, string, string][] = [
     "number.greater",
   ],
   ["a band of no points", bandSchema, { name: "loop", restM: 0.9, points: [] }, "points", "array.min"],
-  ["a template of no such name", demandInputSchema, { ...SUBJECT, template: "handstand" }, "template", "any.only"],
+  ["a lever that no set-up has", demandInputSchema, { ...SUBJECT, ...CHOSEN, setting: { sled: 5 } }, "setting.sled", "object.unknown"],
   [
-    "a lever that the template has not",
-    demandInputSchema,
-    { ...SUBJECT, template: "squat", values: { sled: 5 } },
-    "values.sled",
-    "object.unknown",
+    "a ceiling of nothing",
+    fitInputSchema,
+    { ...SUBJECT, today: "2026-11-26", ceilings: [{ ...CEILING, value: 0 }] },
+    "ceilings.0.value",
+    "number.positive",
+  ],
+  [
+    "a ceiling on a side its channel has not",
+    fitInputSchema,
+    { ...SUBJECT, today: "2026-11-26", ceilings: [{ ...CEILING, side: "both" }] },
+    "ceilings.0.side",
+    "any.only",
+  ],
+  ["a fit on a day that is none", fitInputSchema, { ...SUBJECT, today: "2026-02-30" }, "today", "day.none"],
+  [
+    "a limit of another lifetime's end",
+    fitInputSchema,
+    { ...SUBJECT, today: "2026-11-26", limits: [{ ...LIMIT, lift: null, untilDay: "2026-10-01" }] },
+    "limits.0",
+    "day.before",
   ],
   [
     "an order said twice",
@@ -149,27 +187,36 @@ const BAD: readonly [string, Joi.Schema, unknown, string, string][] = [
   ],
   ["a client without a name", newClientSchema, { ...CLIENT, name: "  " }, "name", "string.empty"],
   ["a client from the future", newClientSchema, { ...CLIENT, birthYear: 2030 }, "birthYear", "number.max"],
-  ["agreed pain of 7", newClientSchema, { ...CLIENT, painLimitScore: 7 }, "painLimitScore", "number.max"],
+  [
+    "agreed pain of 7",
+    newClientSchema,
+    { ...CLIENT, complaints: [{ ...COMPLAINT, painLimitScore: 7 }] },
+    "complaints.0.painLimitScore",
+    "number.max",
+  ],
   ["a limit that ends before it begins", newLimitSchema, { ...LIMIT, untilDay: "2026-10-01" }, "", "day.before"],
-  ["a limit of no angle", newLimitSchema, { ...LIMIT, rule: { kind: "knee-bend" } }, "rule.maxDeg", "any.required"],
-  ["a limit of 300 degrees", newLimitSchema, { ...LIMIT, rule: { kind: "knee-bend", maxDeg: 300 } }, "rule.maxDeg", "number.max"],
+  ["a client with nothing that hurts", newClientSchema, { ...CLIENT, complaints: [] }, "complaints", "array.min"],
+  ["a limit of no angle", newLimitSchema, { ...LIMIT, rule: { kind: "most", channel: "kneeFlexion" } }, "rule.most", "any.required"],
+  ["a limit of 300 degrees", newLimitSchema, { ...LIMIT, rule: { ...LIMIT.rule, most: 300 } }, "rule.most", "number.max"],
   ["a limit of no owner", newLimitSchema, { ...LIMIT, owner: { kind: "clinician", name: "" } }, "owner.name", "string.empty"],
   ["a day that is none", newLimitSchema, { ...LIMIT, fromDay: "tomorrow" }, "fromDay", "string.pattern.base"],
-  ["a lifting without a reason", liftSchema, { limitId: ID, by: "Dr Vane", role: "surgeon", reason: "" }, "reason", "string.empty"],
-  ["a calm pose of no variation", calmPoseSchema, { ...CALM, variationId: "handstand" }, "variationId", "any.only"],
+  ["a lifting without a reason", liftSchema, { ...LIFT, reason: "" }, "reason", "string.empty"],
+  ["a clearance by the trainer", clearanceSchema, { ...CLEARANCE, role: "trainer" }, "role", "any.only"],
+  ["a clearance of nothing named", clearanceSchema, { ...CLEARANCE, sourceId: undefined }, "sourceId", "any.required"],
+  ["a calm pose of no variation", calmPoseSchema, { ...CALM, variationId: "handstand" }, "variationId", "variation.unknown"],
   ["a share of everything", calmPoseSchema, { ...CALM, shareFraction: 1 }, "shareFraction", "number.max"],
-  ["a seat of 3 m", rungChoiceSchema, { ...CHOSEN, setting: { seatHeightM: 3 }, dose, note: "" }, "setting.seatHeightM", "number.max"],
+  ["a seat of 300 m", rungChoiceSchema, { ...RUNG, setting: { seatHeightM: 300 } }, "setting.seatHeightM", "number.max"],
   ["half a repetition", doseSchema, { ...dose, repetitionsHigh: 8.5 }, "repetitionsHigh", "number.integer"],
   ["a range upside down", doseSchema, { ...dose, repetitionsLow: 12, repetitionsHigh: 8 }, "repetitionsHigh", "number.min"],
-  ["pain of 11", morningSchema, { sessionId: ID, painScore: 11, newSwelling: false, warningSigns: [] }, "painScore", "number.max"],
+  ["pain of 11", morningSchema, { ...MORNING, pains: [{ complaintId: ID, painScore: 11 }] }, "pains.0.painScore", "number.max"],
+  ["a morning without an answer on swelling", morningSchema, { ...MORNING, newSwelling: undefined }, "newSwelling", "any.required"],
   [
-    "a morning without an answer on swelling",
-    morningSchema,
-    { sessionId: ID, painScore: 1, warningSigns: [] },
-    "newSwelling",
-    "any.required",
+    "a session id that is none",
+    decisionChoiceSchema,
+    { sessionId: "1; drop table", itemId: ID, move: "hold", note: "" },
+    "sessionId",
+    "string.guid",
   ],
-  ["a session id that is none", decisionChoiceSchema, { sessionId: "1; drop table", move: "hold", note: "" }, "sessionId", "string.guid"],
   ["an event of no known kind", floorBatchSchema, event({ kind: "conjured" }), "0.body", "any.unknown"],
   [
     "an event with more than it should carry",

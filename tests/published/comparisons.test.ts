@@ -168,12 +168,12 @@ describe("pain the next morning", () => {
     { usual: 3, morning: 4, expected: "noticed" },
     { usual: 3, morning: 5, expected: "flare" }, // flare = usual + 2, after Guillemin 2019's "different from the usual"
   ] as const)("usual $usual, morning $morning: $expected", ({ usual, morning, expected }) => {
-    expect(morningClass({ painScore: morning, newSwelling: false }, usual)).toBe(expected);
+    expect(morningClass(morning, false, usual)).toBe(expected);
   });
 
   // Source: Adams 2012 practice rule on effusion, recalled, confidence medium: swelling outranks pain
   test("new swelling with little pain is still a flare", () => {
-    expect(morningClass({ painScore: 1, newSwelling: true }, 2)).toBe("flare");
+    expect(morningClass(1, true, 2)).toBe("flare");
   });
 
   // Source: ours: usual is the median of the last 14 mornings, the baseline while there are fewer than five

@@ -1,35 +1,45 @@
 import { describe, expect, test } from "vitest";
-import { variationById } from "../../core/catalogue/catalogue";
 import { dailyUses } from "../../core/fit/daily";
+import { contextWith, kneeLimit } from "../../core/fit/fit.fixture";
 import { stairAround, stairToGoal } from "../../core/fit/stair";
-import { contextWith } from "../../core/fit/fit.fixture";
-import { dayUse, ofNext, ofRoute, withDay } from "./stair-rows";
+import { dayUse, ofTreads, withDay } from "./stair-rows";
 
 const context = contextWith();
-const pole = variationById("box-squat-pole");
-const HERE = { variationId: pole.id, setting: { seatHeightM: 0.62, handForceN: 8 * 9.81, shareFraction: 0.5 } };
-const next = ofNext(pole.id, stairAround(context, pole, HERE.setting, { down: 2, up: 6 }), "metric");
-const day = dailyUses(context.subject, context.ceilings, [
-  { name: "sofa", kind: "seat", heightM: 0.42 },
-  { name: "stool", kind: "seat", heightM: 0.66 },
-  { name: "kerb", kind: "step", heightM: 0.1 },
-]);
+const HERE = { variationId: "box-squat-pole", setting: { seatHeightM: 0.62, handForceN: 8 * 9.81, shareFraction: 0.5 } };
+const around = stairAround(contextWith({ limits: [kneeLimit(80)] }), HERE, { down: 2, up: 20 });
+const next = ofTreads(around.treads, around.current, "metric");
+const day = dailyUses(
+  context,
+  [
+    { name: "sofa", kind: "seat", heightM: 0.42 },
+    { name: "stool", kind: "seat", heightM: 0.66 },
+    { name: "kerb", kind: "step", heightM: 0.1 },
+  ],
+  { shareFraction: 0.5 },
+);
 
 describe("the treads around a rung", () => {
   test("are named by what changed, and one of them is here", () => {
+    expect(next.findIndex(({ isCurrent }) => isCurrent)).toBe(around.current);
     expect(next.filter(({ isCurrent }) => isCurrent)).toHaveLength(1);
-    expect(next.map(({ name }) => name).join(" ")).toMatch(/hands \d+ kg|\d+ cm/);
-    for (const { place } of next) expect(place.variationId).toBe(pole.id);
+    expect(next.map(({ name }) => name).join(" ")).toMatch(/push down \d+ kg.*\d+ cm/);
+  });
+  test("say which is closed, and which is only a try", () => {
+    expect(next.at(-1)).toMatchObject({ isClosed: true, isTry: false });
+    around.treads.forEach(({ judgement }, i) => {
+      expect(next[i]?.isTry).toBe(judgement.state === "try");
+      expect(next[i]?.isClosed).toBe(judgement.state === "closed");
+    });
   });
 });
 
 describe("the treads to a goal", () => {
   const route = stairToGoal(context, HERE, { variationId: "plain-chair-sit-to-stand", setting: { seatHeightM: 0.42, shareFraction: 0.5 } });
-  const shown = ofRoute(route.treads, "metric");
-  test("begin here, name a crossing by the variation, and say what is no even step", () => {
+  const shown = ofTreads(route.treads, 0, "metric");
+  test("begin here, name a crossing by the row, and say what is no even step", () => {
     expect(shown.map(({ isCurrent }) => isCurrent).indexOf(true)).toBe(0);
     expect(shown.map(({ name }) => name)).toContain("Plain-chair sit-to-stand");
-    route.treads.forEach(({ flag }, i) => expect(shown[i]?.hint === "").toBe(flag === null));
+    route.treads.forEach(({ size }, i) => expect(shown[i]?.hint === "").toBe(size === null || size === "even"));
   });
 });
 
