@@ -8,7 +8,7 @@ import { recordCalmPose } from "./loop/calibrate";
 import { answerMorning } from "./loop/morning";
 import { keepRung, openSession } from "./loop/plan";
 import { StudioRow } from "./entities";
-import { openOrm, openOwnerOrm } from "./orm";
+import { inStudio, openOrm, openOwnerOrm } from "./orm";
 import { addClient } from "./repos/client.repo";
 import { loadRecord } from "./repos/record.repo";
 import type { Scope } from "./scope";
@@ -21,6 +21,7 @@ let made = 0;
 export interface TestStudio {
   scope: Scope;
   clientId: string;
+  complaintId: string;
 }
 
 /** A migrated test database, on the application's role. */
@@ -31,27 +32,37 @@ export async function openTestDatabase(): Promise<MikroORM> {
   return openOrm();
 }
 
-export const inTest = <T>(orm: MikroORM, work: (em: EntityManager) => Promise<T>): Promise<T> => orm.em.fork().transactional(work);
+export const inTest = <T>(orm: MikroORM, scope: Scope, work: (em: EntityManager) => Promise<T>): Promise<T> =>
+  inStudio(scope.studioId, work, orm);
+
+/** Studios are made by their owner: the application may not. */
+async function addStudio(scope: Scope, name: string): Promise<void> {
+  const owner = await openOwnerOrm();
+  await owner.em.fork().insert(StudioRow, { id: scope.studioId, name, timeZone: "Europe/Copenhagen" });
+  await owner.close();
+}
+
+export const SORE = { site: "kneecap", side: "right", words: "right kneecap", usualPainScore: 2, painLimitScore: 3 } as const;
 
 /** A studio with one client: a sore right knee, calm on a 58 cm seat the morning after. */
 export async function makeStudio(orm: MikroORM): Promise<TestStudio> {
   const name = `${process.pid} ${Date.now()} ${made++}`;
   const scope = { studioId: idOf(`studio ${name}`), actorId: "trainer" };
   const clientId = idOf(`client ${name}`);
-  await inTest(orm, async (em) => {
-    await em.insert(StudioRow, { id: scope.studioId, name, timeZone: "Europe/Copenhagen" });
-    const profile = {
-      name: "Test Client",
-      birthYear: 1965,
-      sex: "female",
-      goal: "",
-      complaint: "right kneecap",
-      side: "right",
-      baselinePainScore: 2,
-      painLimitScore: 3,
-    } as const;
-    await addClient(scope, em, { id: clientId, ...profile }, { day: "2026-10-01", heightM: 1.68, massKg: 74 });
-  });
+  const complaintId = idOf(`complaint ${name}`);
+  await addStudio(scope, name);
+  const profile = {
+    id: clientId,
+    name: "Test Client",
+    birthYear: 1965,
+    sex: "female",
+    goal: "",
+    conditions: [],
+    archivedDay: null,
+  } as const;
+  await inTest(orm, scope, (em) =>
+    addClient(scope, em, profile, [{ id: complaintId, ...SORE }], { day: "2026-10-01", heightM: 1.68, massKg: 74 }),
+  );
   const pose = {
     id: idOf(`calm ${name}`),
     day: "2026-10-01",
@@ -63,11 +74,10 @@ export async function makeStudio(orm: MikroORM): Promise<TestStudio> {
     shankLeanDeg: 26,
     trunkLeanDeg: null,
   } as const;
-  await inTest(orm, (em) => recordCalmPose(scope, em, clientId, pose));
-  await inTest(orm, (em) =>
-    answerMorning(scope, em, clientId, { painScore: 2, newSwelling: false, sessionId: null, warningSigns: [] }, "2026-10-02"),
-  );
-  return { scope, clientId };
+  await inTest(orm, scope, (em) => recordCalmPose(scope, em, clientId, pose));
+  const morning = { pains: [{ complaintId, painScore: 2 }], newSwelling: false, sessionId: null, warningSigns: [] };
+  await inTest(orm, scope, (em) => answerMorning(scope, em, clientId, morning, "2026-10-02"));
+  return { scope, clientId, complaintId };
 }
 
 /** The fitted rung kept, and a session of it opened. */
@@ -77,16 +87,23 @@ export async function openTestSession(
   day = "2026-10-06",
 ): Promise<{ sessionId: string; itemId: string }> {
   const variation = variationById("box-squat-pole");
-  await inTest(orm, async (em) => {
+  await inTest(orm, scope, async (em) => {
     const record = await loadRecord(scope, em, clientId);
     const context = record && fitContextOf(record, day, DEFAULT_KIT);
     if (!context) throw new Error("no context");
     const { setting } = fitVariation(context, variation);
-    return keepRung(scope, em, clientId, { variationId: variation.id, setting, dose: variation.dose, note: "" }, day, DEFAULT_KIT);
+    return keepRung(
+      scope,
+      em,
+      clientId,
+      { variationId: variation.id, side: "right", setting, dose: variation.dose, note: "fitted" },
+      day,
+      DEFAULT_KIT,
+    );
   });
-  const opened = await inTest(orm, (em) => openSession(scope, em, clientId, day));
+  const opened = await inTest(orm, scope, (em) => openSession(scope, em, clientId, day));
   if (!opened.ok) throw new Error(opened.refusal.code);
-  const record = await inTest(orm, (em) => loadRecord(scope, em, clientId));
+  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId));
   const itemId = record?.sessions.at(-1)?.items[0]?.id;
   if (!itemId) throw new Error("no item");
   return { sessionId: opened.sessionId, itemId };

@@ -11,13 +11,13 @@ const script = (strain: number, sessionsAtRung = 3) => ({
   variation,
   strain,
   sessionsAtRung,
-  baselineScore: 2,
+  itemId: "i",
 });
 function eventsOf(strain: number, seed: number, sessionsAtRung = 3) {
   let made = 0;
   return sessionEvents(
-    script(strain, sessionsAtRung),
-    { sessionId: "s", itemId: "i", newId: () => `id-${made++}` },
+    [script(strain, sessionsAtRung)],
+    { sessionId: "s", newId: () => `id-${made++}`, baselineScore: 2 },
     new Date("2026-11-20T16:00:00Z"),
     chanceFrom(seed),
   );

@@ -83,7 +83,7 @@ export async function setComplaint(
 ): Promise<void> {
   const row = { ...stamp(scope), clientId, complaintId: id, ...complaint, endedDay };
   await em.insert(ComplaintRow, row);
-  await audit(scope, em, "set", "complaint", id);
+  await audit(scope, em, "set", "complaint", row.id);
 }
 
 /** Every trace of one client, by the only way the application has to delete anything. */

@@ -35,15 +35,16 @@ const set = (repetitions = 12, itemId = ids.itemId): FloorEvent =>
     faults: [],
     endedBy: "pain-tap",
   });
-const send = (events: FloorEvent[], scope = studio.scope) => inTest(orm, (em) => appendFloorEvents(scope, em, events, new Date()));
-const setsNow = async () => (await inTest(orm, (em) => loadRecord(studio.scope, em, studio.clientId)))?.sessions.at(-1)?.sets ?? [];
+const send = (events: FloorEvent[], scope = studio.scope) => inTest(orm, scope, (em) => appendFloorEvents(scope, em, events, new Date()));
+const setsNow = async () =>
+  (await inTest(orm, studio.scope, (em) => loadRecord(studio.scope, em, studio.clientId)))?.sessions.at(-1)?.sets ?? [];
 
 describe("floor events", () => {
   test("are applied once, however often they are sent", async () => {
     const events = [event({ kind: "checked-in", painScore: 2, newSwelling: false, choice: "as-planned" }), set(12)];
     for (let i = 0; i < 3; i++) expect(await send(events)).toMatchObject({ ok: true });
     expect(await setsNow()).toHaveLength(1);
-    expect(await inTest(orm, (em) => floorEventsOf(studio.scope, em, ids.sessionId))).toHaveLength(2);
+    expect(await inTest(orm, studio.scope, (em) => floorEventsOf(studio.scope, em, ids.sessionId))).toHaveLength(2);
   });
 
   test("sent at the same moment from two tablets keep every set", async () => {
@@ -64,11 +65,11 @@ describe("floor events", () => {
 
   test("of another studio's session are refused, and nothing of the batch is taken", async () => {
     const other = await makeStudio(orm);
-    const before = await inTest(orm, (em) => floorEventsOf(studio.scope, em, ids.sessionId));
+    const before = await inTest(orm, studio.scope, (em) => floorEventsOf(studio.scope, em, ids.sessionId));
     expect(await send([set()], other.scope)).toMatchObject({ ok: false, unknownSessionIds: [ids.sessionId] });
     expect(await send([set(), event({ kind: "session-ended" }, newUuid())])).toMatchObject({ ok: false });
-    expect(await inTest(orm, (em) => floorEventsOf(studio.scope, em, ids.sessionId))).toHaveLength(before.length);
-    expect(await inTest(orm, (em) => floorEventsOf(other.scope, em, ids.sessionId))).toEqual([]);
+    expect(await inTest(orm, studio.scope, (em) => floorEventsOf(studio.scope, em, ids.sessionId))).toHaveLength(before.length);
+    expect(await inTest(orm, other.scope, (em) => floorEventsOf(other.scope, em, ids.sessionId))).toEqual([]);
   });
 
   test("that name an item of another session are refused", async () => {

@@ -108,7 +108,7 @@ export function gripOf(ends: readonly PoseResult[], movement: { from: number; to
   let best: { joint: Joint; up: number } | null = null;
   for (const joint of JOINTS) {
     const up = a[joint][1] - b[joint][1];
-    if (!best || Math.abs(up) > 1.6 * Math.abs(best.up)) best = { joint, up }; // the hip unless another moves much more
+    if (!best || Math.abs(up) > (joint === "hand" ? 3 : 1.6) * Math.abs(best.up)) best = { joint, up }; // the hip unless another moves much more
   }
   return best && Math.abs(best.up) > 3 ? { joint: best.joint, perUnitUp: (movement.to - movement.from) / best.up } : null;
 }

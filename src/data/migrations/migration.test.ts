@@ -1,0 +1,114 @@
+import { readFileSync } from "node:fs";
+import { gunzipSync } from "node:zlib";
+import type { EntityManager } from "@mikro-orm/postgresql";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { DEFAULT_KIT } from "../../core/fit/context";
+import { currentPlans, fitContextOf } from "../../core/record/derive";
+import { inStudio, openOwnerOrm } from "../orm";
+import { listClients } from "../repos/client.repo";
+import { loadRecord } from "../repos/record.repo";
+import { ruleFrom, rootsOf } from "./from-0002";
+
+/** The demo of the release before (0.2), as that release had written it. */
+const OLD_DEMO = gunzipSync(readFileSync(new URL("./demo-of-0002.sql.gz", import.meta.url))).toString();
+const NAME = `migrated_${process.pid}`;
+const here = process.env["DATABASE_OWNER_URL"] ?? "";
+
+async function asOwner<T>(url: string, work: (em: EntityManager) => Promise<T>, upTo?: string | null): Promise<T> {
+  process.env["DATABASE_OWNER_URL"] = url;
+  const orm = await openOwnerOrm();
+  try {
+    if (upTo !== undefined) await orm.getMigrator().up(upTo === null ? undefined : { to: upTo });
+    return await work(orm.em.fork());
+  } finally {
+    await orm.close();
+    process.env["DATABASE_OWNER_URL"] = here;
+  }
+}
+const there = here.replace(/[^/]+$/, NAME);
+const countsOf = async (em: EntityManager, tables: readonly string[]) =>
+  Object.fromEntries(
+    await Promise.all(
+      tables.map(async (table) => [table, ((await em.execute(`select count(*)::int as n from ${table}`)) as { n: number }[])[0]?.n]),
+    ),
+  );
+const KEPT = [
+  "client",
+  "training_session",
+  "session_item",
+  "performed_set",
+  "floor_event",
+  "decision",
+  "response",
+  "rung",
+  "prescription",
+  "client_limit",
+  "calm_pose",
+  "daily_height",
+  "band",
+];
+
+let before: Record<string, unknown>;
+beforeAll(async () => {
+  await asOwner(here, (em) => em.execute(`create database ${NAME}`));
+  before = await asOwner(
+    there,
+    async (em) => {
+      await em.execute(`set session_replication_role = replica; ${OLD_DEMO.replaceAll("?", "\\?")}`);
+      return countsOf(em, KEPT);
+    },
+    "migration-0002",
+  );
+}, 120_000);
+afterAll(() => asOwner(here, (em) => em.execute(`drop database ${NAME} with (force)`)));
+
+describe("the demo of the release before", () => {
+  test("keeps every client, session, set, decision and morning, and reads as plans, complaints and ceilings of today", async () => {
+    expect(before["training_session"]).toBe(74);
+    const after = await asOwner(there, (em) => countsOf(em, KEPT), null);
+    expect(after).toEqual(before);
+    process.env["DATABASE_OWNER_URL"] = there;
+    const orm = await openOwnerOrm();
+    process.env["DATABASE_OWNER_URL"] = here;
+    const studios = (await orm.em.fork().execute(`select studio_id as id from client group by 1`)) as { id: string }[];
+    let read = 0;
+    for (const { id } of studios) {
+      const scope = { studioId: id, actorId: "test" };
+      const clients = await inStudio(id, (em) => listClients(scope, em), orm);
+      for (const line of clients) {
+        const record = await inStudio(id, (em) => loadRecord(scope, em, line.id, 100), orm);
+        if (!record) throw new Error(line.name);
+        read += record.sessions.length;
+        expect(record.complaints).toHaveLength(1);
+        expect(record.sessions.every(({ sets }) => sets.every(({ setting }) => !("version" in setting)))).toBe(true);
+        const context = fitContextOf(record, "2026-11-26", DEFAULT_KIT);
+        expect([line.name, context?.ceilings.length, context?.unusable.length]).toEqual([
+          line.name,
+          record.calmPoses.length > 0 ? 1 : 0,
+          0,
+        ]);
+        if (record.sessions.length > 0) expect(currentPlans(record)).toHaveLength(1);
+        for (const decision of record.decisions)
+          expect(record.sessions.some(({ items }) => items.some((item) => item.id === decision.itemId))).toBe(true);
+      }
+    }
+    await orm.close();
+    expect(read).toBe(74);
+  }, 120_000);
+});
+
+test("old limits and raised ceilings are said in today's words", () => {
+  expect(ruleFrom({ kind: "knee-bend", maxDeg: 95 })).toEqual({ kind: "most", channel: "kneeFlexion", most: 95 });
+  expect(ruleFrom({ kind: "shin-forward", maxDeg: 20 })).toEqual({ kind: "most", channel: "shankLean", most: 20 });
+  expect(ruleFrom({ kind: "no-load-on-back" })).toEqual({ kind: "never", what: "bar-on-shoulders" });
+  const row = (id: string, source_kind: "calm-pose" | "history", source_id: string, value: number) => ({
+    studio_id: "s",
+    id,
+    source_kind,
+    source_id,
+    value,
+  });
+  const roots = rootsOf([row("a", "calm-pose", "pose", 40), row("b", "history", "a", 42), row("c", "history", "b", 44.1)]);
+  expect(roots.map(({ calmPoseId }) => calmPoseId)).toEqual(["pose", "pose", "pose"]);
+  expect(roots[2]?.raisedBy).toBeCloseTo(1.1025, 9);
+});
