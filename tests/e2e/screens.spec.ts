@@ -45,11 +45,15 @@ test("a new client goes from nothing to a first rung; bad input says what is wro
   await page.getByRole("textbox", { name: /^Stature/ }).fill("170");
   await page.getByRole("textbox", { name: /^Mass/ }).fill("82");
   await page.getByRole("textbox", { name: /^Usual morning pain/ }).fill("2");
-  await page.getByRole("textbox", { name: /^Usual morning pain/ }).press("Tab");
+  await page.getByRole("textbox", { name: /^Year of birth/ }).fill("1964");
+  await page.getByRole("textbox", { name: /^Pain agreed/ }).fill("3");
+  await page.getByRole("textbox", { name: /^Pain agreed/ }).press("Tab");
   await page.getByRole("button", { name: "Add the client" }).click();
   await expect(page.getByRole("alert").filter({ hasText: "Body tables is missing." })).toBeVisible();
   await expect(page.getByRole("textbox", { name: "Name" })).toHaveValue("Odd Strand");
   await page.getByText("Male", { exact: true }).click();
+  await page.getByRole("button", { name: "Add the client" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: /side/i })).toBeVisible();
   await page.getByText("Right", { exact: true }).click();
   await page.getByRole("button", { name: "Add the client" }).click();
   await expect(page.getByRole("heading", { level: 1, name: /Odd Strand/ })).toBeVisible();
@@ -59,6 +63,9 @@ test("a new client goes from nothing to a first rung; bad input says what is wro
   const limit = page.getByRole("dialog", { name: "Add a limit" });
   await limit.getByRole("textbox", { name: /^At most/ }).fill("95");
   await limit.getByRole("textbox", { name: "Name or role" }).fill("Knee surgeon");
+  await limit.getByRole("button", { name: "Add the limit" }).click();
+  await expect(limit.getByRole("alert")).toHaveText("Side is missing.");
+  await limit.getByText("Right", { exact: true }).click();
   await limit.getByRole("button", { name: "Add the limit" }).click();
   await expect(page.getByRole("region", { name: "Limits in force" })).toContainText("Right knee bend to 95°, Knee surgeon");
   await page.getByRole("button", { name: "Measure a calm seat" }).click();
@@ -83,6 +90,9 @@ test("a warning sign stops the session view and planning until a clearance is re
   await page.getByRole("button", { name: /^Start/ }).click();
   await expectAccessible(page);
   await page.getByRole("button", { name: "Warning sign" }).click();
+  await expect(page.getByRole("alertdialog", { name: "Which warning sign" })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Chest pain" }).click();
   await expect(page.getByRole("heading", { name: "Stop here" })).toBeVisible();
   await expect(page.getByText("call the emergency services now")).toBeVisible();
   await expectAccessible(page);
@@ -93,9 +103,14 @@ test("a warning sign stops the session view and planning until a clearance is re
   await expect(page.getByRole("button", { name: /^Keep/ })).toBeDisabled();
   await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Limits" }).click();
   await page.getByRole("textbox", { name: "Cleared by" }).fill("Dr Vane");
-  await page.getByRole("textbox", { name: "Their role" }).fill("Family doctor");
+  await expect(page.getByRole("region", { name: "Limits in force" })).toContainText("Chest pain");
+  await page.getByRole("button", { name: /Their role$/ }).click();
+  await page
+    .getByRole("option", { name: /doctor/i })
+    .first()
+    .click();
   await page.getByRole("button", { name: "Record the clearance" }).click();
-  await expect(page.getByRole("region", { name: "Warning sign" })).toBeHidden();
+  await expect(page.getByRole("region", { name: /^Warning sign/ })).toBeHidden();
   await openClient(page, "Odd Strand", "Fit");
   await expect(page.getByRole("button", { name: /^Keep/ })).toBeEnabled();
 });
@@ -128,7 +143,7 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
 });
 
 test("another studio's client is not found, and its floor takes nothing", async ({ page }) => {
-  const [client] = await sql<{ id: string }>("select id from client where name = 'Maren Holt'");
+  const [client] = await sql<{ id: string }>("select client_id as id from client_revision where name = 'Maren Holt'");
   const [session] = await sql<{ id: string; item: string }>(
     "select s.id, i.id as item from training_session s join session_item i on i.session_id = s.id where s.client_id = $1 limit 1",
     [client?.id],

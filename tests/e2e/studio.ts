@@ -20,6 +20,9 @@ export const test = base.extend<{ trainer: Page; complaints: string[] }, { serve
     page.on("console", (message) => {
       if (message.type() === "error") complaints.push(message.text());
     });
+    page.on("response", (response) => {
+      if (response.status() === 404) complaints.push(`not found: ${response.url()}`);
+    });
     page.on("pageerror", (error) => complaints.push(String(error)));
     await signIn(page);
     await provide(page);
@@ -66,8 +69,8 @@ export async function sql<T extends object>(text: string, values: readonly unkno
 /** A night passes: today's sessions of one client become yesterday's. */
 export const nightPasses = (clientName: string): Promise<object[]> =>
   sql(
-    `update training_session s set day = s.day - 1 from client c
-      where c.studio_id = s.studio_id and c.id = s.client_id and c.name = $1 and s.day = (select max(day) from training_session t where t.client_id = c.id and t.studio_id = c.studio_id)`,
+    `update training_session s set day = s.day - 1 from client_revision c
+      where c.studio_id = s.studio_id and c.client_id = s.client_id and c.name = $1 and s.day = (select max(day) from training_session t where t.client_id = s.client_id and t.studio_id = s.studio_id)`,
     [clientName],
   );
 

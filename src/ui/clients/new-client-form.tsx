@@ -11,7 +11,7 @@ import { ChoiceField, NumberField, TextField } from "../kit/fields";
 import { Card, Page, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { ComplaintFields, emptyComplaint, isComplete } from "./complaint-fields";
+import { ComplaintFields, emptyComplaint } from "./complaint-fields";
 
 const SEXES = [
   { id: "female", label: "Female" },
@@ -90,7 +90,7 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
             <ComplaintFields value={complaint} onChange={setComplaint} />
             <TextField label="What the client wants back" value={goal} onChange={setGoal} />
             <Problem text={problem} />
-            <Button type="submit" $tone="primary" isDisabled={isTaking || !isComplete(complaint)}>
+            <Button type="submit" $tone="primary" isDisabled={isTaking}>
               Add the client
             </Button>
           </Stack>

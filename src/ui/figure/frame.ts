@@ -39,8 +39,9 @@ function reachOf(prop: SceneProp): Spot[] {
     case "band":
       return [spot(prop.from), spot(prop.to)];
     case "load":
-    case "force":
       return [[prop.at[0] * 100 + 34, -prop.at[1] * 100]];
+    case "force":
+      return [[prop.at[0] * 100 + 62, -prop.at[1] * 100]]; // its kilograms are written beside it
     case "step":
       return [
         [-12, prop.heightM * 100],

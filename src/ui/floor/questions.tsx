@@ -50,11 +50,13 @@ export function WhatNow({ session, units }: { session: FloorSession; units: Unit
           {asking.endedBy === "pain-tap" && asking.painScore !== null ? `: ${asking.painScore}` : ""}. What now?
         </Title>
         <Stack $gap={10}>
-          <Button onPress={session.stopItem}>Stop this exercise for today</Button>
-          <Button $tone="primary" isDisabled={!easing} onPress={session.ease}>
+          <Button $large onPress={session.stopItem}>
+            Stop this exercise for today
+          </Button>
+          <Button $large $tone="primary" isDisabled={!easing} onPress={session.ease}>
             Ease: {easeText(session, units)}
           </Button>
-          <Button $tone="danger" onPress={session.end}>
+          <Button $large $tone="danger" onPress={session.end}>
             End the session
           </Button>
         </Stack>

@@ -21,14 +21,15 @@ const TONES = {
   `,
 };
 
-/** A push button. `$tone` says what it is for; danger stops or ends something. */
-export const Button = styled(AriaButton)<{ $tone?: keyof typeof TONES; $tight?: boolean }>`
+/** A push button. `$tone` says what it is for; danger stops or ends something. Large is one of few, hit without looking. */
+export const Button = styled(AriaButton)<{ $tone?: keyof typeof TONES; $tight?: boolean; $large?: boolean }>`
   display: inline-flex;
   align-items: center;
   justify-content: center;
   gap: 8px;
-  min-height: ${size.target};
+  min-height: ${({ $large }) => ($large ? "72px" : size.target)};
   padding: 6px ${({ $tight }) => ($tight ? 10 : 14)}px;
+  font-size: ${({ $large }) => ($large ? "20px" : "inherit")};
   white-space: nowrap;
   border: 1px solid;
   border-radius: ${size.radius};

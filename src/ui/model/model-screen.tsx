@@ -71,7 +71,7 @@ function usePlayed(isPlaying: boolean, { from, to }: { from: number; to: number 
   }, [isPlaying, from, to]);
 }
 
-function LeverSlider(props: { range: OwnRange; value: number; units: UnitSystem; onChange: (value: number) => void }) {
+function LeverSlider(props: { range: OwnRange; value: number | undefined; units: UnitSystem; onChange: (value: number) => void }) {
   const { range, value, units, onChange } = props;
   const name = leverName(range.lever);
   return (
@@ -79,11 +79,11 @@ function LeverSlider(props: { range: OwnRange; value: number; units: UnitSystem;
       minValue={range.min}
       maxValue={range.max}
       step={FINE_STEPS[range.lever]}
-      value={value}
+      value={value ?? range.start}
       onChange={(next) => onChange(next as number)}
     >
       <Label>{name}</Label>
-      <SliderOutput>{leverValueText(range.lever, value, units)}</SliderOutput>
+      <SliderOutput>{value === undefined ? "not measured" : leverValueText(range.lever, value, units)}</SliderOutput>
       <SliderTrack className="track">
         <SliderThumb className="thumb" aria-label={name} />
       </SliderTrack>
@@ -138,7 +138,7 @@ function useModel({ measure, posture, side, shown, bands }: ModelScreenProps) {
     const share = form.levers.some(({ lever }) => lever === "shareFraction")
       ? { shareFraction: leversOf(subject, form).find(({ lever }) => lever === "shareFraction")?.start ?? 0.5 }
       : {};
-    return { ...startSetting(subject, form), ...share, ...set };
+    return { ...startSetting(subject, form), ...(set ? {} : share), ...set }; // from Fit, a share nobody measured stays open
   }, [subject, form, set]);
   const setLever = (lever: LeverId, value: number): void =>
     setAll((now) => ({ ...now, [form.id]: withLever({ ...setting, ...now[form.id] }, lever, value) }));
@@ -186,7 +186,7 @@ export function ModelScreen(props: ModelScreenProps) {
               <LeverSlider
                 key={`${form.id}-${range.lever}`}
                 range={range}
-                value={setting[range.lever] ?? range.start}
+                value={setting[range.lever]}
                 units={units}
                 onChange={(value) => setLever(range.lever, value)}
               />

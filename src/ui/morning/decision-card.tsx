@@ -76,9 +76,9 @@ export function DecisionCard(props: DecisionCardProps) {
   const toName = next ? variationById(next.variationId).name : "";
   const fewer = next && next.dose.setCount < input.dose.setCount && next.change.sets === null ? ", one light set" : "";
   return (
-    <Card aria-label={name ? `Decision: ${name}` : "Decision"} $accent={decision.move === "stop" ? "oxide" : "brass"}>
+    <Card aria-label={`Decision: ${name}`} $accent={decision.move === "stop" ? "oxide" : "brass"}>
       <Stack>
-        <Title>{name ? `${name}: the rules say` : "The rules say"}</Title>
+        <Title>{name}: the rules say</Title>
         <Verdict $move={decision.move}>{moveText(decision.move)}</Verdict>
         <p>{decisionReasonText(main, limits, units, toName)}</p>
         {next && (

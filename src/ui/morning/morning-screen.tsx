@@ -33,7 +33,7 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
         const sets = session.sets.filter((set) => set.itemId === itemId);
         return (
           <div key={itemId} style={{ marginTop: 8 }}>
-            {items.length > 1 && <strong>{name}</strong>}
+            <strong>{name}</strong>
             <ul>
               {sets.map(({ id, repetitions, painScore, leftInTank, faults, endedBy }, i) => (
                 <li key={id}>
@@ -113,7 +113,7 @@ export function MorningScreen(props: {
                   clientId={clientId}
                   sessionId={session.id}
                   itemId={itemId}
-                  name={items.length > 1 ? name : ""}
+                  name={name}
                   limits={limits}
                   units={units}
                   {...deciding}

@@ -9,7 +9,8 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   shankLeanDeg: "Shin lean",
   trunkLeanDeg: "Trunk lean",
   shareFraction: "Share",
-  maxDeg: "Angle",
+  most: "The bound",
+  leastDeg: "The bound",
   untilDay: "Last day",
   reason: "Reason",
   by: "Who",
@@ -18,8 +19,8 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   painScore: "Pain",
   sex: "Body tables",
   side: "Side",
-  complaint: "What hurts",
-  baselinePainScore: "Usual morning pain",
+  words: "What hurts",
+  usualPainScore: "Usual morning pain",
   painLimitScore: "Pain agreed during a set",
   note: "Note",
   thighM: "Thigh",
@@ -51,6 +52,8 @@ export function issueText({ path, code, limit }: Issue): string {
     case "string.base":
     case "any.only":
       return `${name} is missing.`;
+    case "day.none":
+      return `${name} is no day of the calendar.`;
     case "day.before":
       return "The last day is before the first.";
     case "string.max":

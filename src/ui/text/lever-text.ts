@@ -1,7 +1,7 @@
 import type { UnitSystem } from "../../core/units";
 import type { Equipment } from "../../core/catalogue/variation";
 import type { Change, LeverChange } from "../../core/fit/tread";
-import { type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
+import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
 import { angleText, handText, lengthText, massText, percentText, secondsText } from "./quantity-text";
 
 /** What the trainer sets, not what the model calls it; the second form stands before a value in a sentence. */
@@ -84,12 +84,13 @@ export function leverPhrase(lever: LeverId, value: number, units: UnitSystem): s
   return `${NAMES[lever][1]} ${leverValueText(lever, value, units)}`;
 }
 
-/** "seat 60 cm, push down 8 kg"; what a trainer does not set from day to day is left out. */
+/** "seat 60 cm, push down 8 kg", the movement first; what a trainer does not set from day to day is left out. */
 export function settingText(setting: Setting, units: UnitSystem): string {
-  const said = (Object.entries(setting) as [LeverId, number][]).filter(([lever]) =>
-    ["range", "support", "load"].includes(LEVERS[lever].kind),
-  );
-  return said.map(([lever, value]) => leverPhrase(lever, value, units)).join(", ");
+  const said = LEVER_IDS.flatMap((lever) => {
+    const value = setting[lever];
+    return value !== undefined && ["range", "support", "load"].includes(LEVERS[lever].kind) ? [leverPhrase(lever, value, units)] : [];
+  });
+  return said.join(", ");
 }
 
 export const leverChangeText = ({ lever, from, to }: LeverChange, units: UnitSystem): string =>

@@ -5,4 +5,4 @@ import { refusalText } from "./refusal-text";
 
 /** Why an action was not taken, for the screen. */
 export const problemText = (result: Exclude<StepResult, { ok: true }>, units: UnitSystem = "metric"): string =>
-  "issues" in result ? result.issues.map(issueText).join(" ") : refusalText(result.refusal, units);
+  "issues" in result ? [...new Set(result.issues.map(issueText))].join(" ") : refusalText(result.refusal, units);
