@@ -70,8 +70,8 @@ test("a new client goes from nothing to a first rung; bad input says what is wro
   await expect(page.getByRole("region", { name: "Limits in force" })).toContainText("Right knee bend to 95°, Knee surgeon");
   await page.getByRole("button", { name: "Measure a calm seat" }).click();
   const calm = page.getByRole("dialog", { name: "Measure a calm seat" });
-  await calm.getByRole("textbox", { name: /^Lowest seat/ }).fill("60");
-  await calm.getByRole("textbox", { name: /^Lowest seat/ }).press("Tab");
+  await calm.getByRole("textbox", { name: /^Seat height/ }).fill("60");
+  await calm.getByRole("textbox", { name: /^Seat height/ }).press("Tab");
   await calm.getByRole("button", { name: "Set the ceiling from this" }).click();
   await expect(page.getByRole("region", { name: "Ceilings" })).toContainText("provisional until a calm morning");
   await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Fit" }).click();

@@ -1,7 +1,7 @@
 import type { Page } from "@playwright/test";
 import { expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
-/** Runs on Ansel, whose demo has a squat and a helper: hinge, bridge and step come beside them. */
+/** The last to run, as it ends by erasing a client. On Ansel, whose demo has a squat and a helper: hinge, bridge and step come beside them. */
 const CLIENT = "Ansel Birk";
 const pattern = (page: Page, name: string) => page.getByRole("button", { name, exact: true });
 
