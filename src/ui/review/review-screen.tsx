@@ -155,7 +155,7 @@ export function ReviewScreen(props: ReviewScreenProps) {
       <Stack>
         <Card aria-label="Pain, use and setting over time">
           <Row style={{ justifyContent: "space-between" }}>
-            <Title>Pain, use and {lever ? leverName(lever).toLowerCase() : "setting"}</Title>
+            <Title>Pain, use and setting</Title>
             {trends.length > 1 && <PatternTabs pattern={pattern} patterns={trends.map((each) => each.pattern)} onPick={setPicked} />}
           </Row>
           <Soft>each session with the morning after; the dashed green line is the setting, lower is harder for seat and hands</Soft>
