@@ -64,8 +64,15 @@ describe("a setback", () => {
     expect(decision).toMatchObject({ move: "ease", rule: "pain-over-number" });
     expect(decision.next?.setting).toEqual(HERE.ease?.tread.setting);
   });
-  test.each(["spreading", "belly", "warning-sign"] as const)("%s stops and refers", (endedBy) => {
-    expect(decide(input([good(), withSet({ endedBy })]))).toMatchObject({ move: "stop", next: null });
+  test("pain just at the agreed number is within it", () => {
+    expect(decide(input([good(), withSet({ painScore: 3 })]))).toMatchObject({ move: "build" });
+  });
+  test.each([
+    ["spreading", { code: "spreading-pain" }],
+    ["belly", { code: "belly-pressure" }],
+    ["warning-sign", { code: "warning-sign", signs: ["other-sign"] }],
+  ] as const)("%s stops and refers", (endedBy, reason) => {
+    expect(decide(input([good(), withSet({ endedBy })]))).toEqual({ move: "stop", rule: reason.code, next: null, reasons: [reason] });
   });
   test("swelling outranks pain over the number; sharp outranks swelling", () => {
     const both = good({ newSwelling: true, sets: [{ ...goodSet, painScore: 7 }] });
@@ -167,6 +174,27 @@ describe("hold", () => {
       move: "hold",
       reasons: [{ code: "next-step-too-big", riserFraction: 0.2 }, {}, {}],
     }));
+  test("onto a rung that nobody measured, or from one, it holds, each by itself", () => {
+    const unmeasured = { ...HERE.current, state: "not-measured", reasons: [{ code: "no-ceiling" }] } as const;
+    const held = { move: "hold", next: null, reasons: [{ code: "not-measured", reason: { code: "no-ceiling" } }, { code: "earned" }] };
+    expect(decide(input([good(), good()], { current: unmeasured }))).toMatchObject(held);
+    const { judgement } = HERE.build?.tread ?? {};
+    if (!judgement) throw new Error("no build");
+    expect(decide(building({ judgement: { ...judgement, state: "not-measured", reasons: [{ code: "no-ceiling" }] } }))).toMatchObject(held);
+  });
+  test("what was short is told with its numbers", () => {
+    const first = (session: SessionOutcome) => decide(input([good(), session])).reasons[0];
+    expect(first(withSet({ painScore: null }))).toEqual({ code: "pain-not-recorded", setNumber: 1 });
+    expect(first(withSet({ repetitions: 11 }))).toEqual({ code: "repetitions-short", setNumber: 1, repetitions: 11, goal: 12 });
+    expect(first(good({ sets: [goodSet, goodSet, { ...goodSet, leftInTank: 1 }] }))).toEqual({
+      code: "tank-short",
+      repetitions: 12,
+      leftInTank: 1,
+      needed: 14,
+    });
+    expect(decide(input([withSet({ painScore: 7 })])).reasons[0]).toEqual({ code: "pain-over-number", painScore: 7, limitScore: 3 });
+    expect(decide(input([])).move).toBe("hold");
+  });
   test("nothing harder left holds", () => expect(decide(input([good(), good()], { build: null })).rule).toBe("no-harder-step"));
   test("into a try goes only as a try: one light set", () => {
     const { judgement } = HERE.build?.tread ?? {};
@@ -182,6 +210,7 @@ describe("as prescribed", () => {
   test("is every set, pain said and within the number, nothing sharp, eased or short", () => {
     expect(isIt(good())).toBe(true);
     expect(isIt(withSet({ painScore: 3 }))).toBe(true);
+    expect(isIt(withSet({ repetitions: DOSE.repetitionsLow }))).toBe(true);
     for (const session of [
       good({ eased: true }),
       good({ sets: [goodSet, goodSet] }),
