@@ -97,7 +97,6 @@ export const LOAD_CHANNELS = [
   "hipMoment",
   "lowBackCompression",
 ] as const satisfies readonly NumberChannelId[];
-export type LoadChannelId = (typeof LOAD_CHANNELS)[number];
 
 /** What a ceiling can be set on: joint demands, and the bends that a back or hip is capped on whatever the force. */
 export const CEILING_CHANNELS = [...LOAD_CHANNELS, "hipFlexion", "trunkLean"] as const satisfies readonly NumberChannelId[];

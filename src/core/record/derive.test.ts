@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { DEFAULT_KIT } from "../fit/context";
-import { complaint, kneeLimit } from "../fit/fit.fixture";
+import { calmCeilings, complaint, kneeLimit } from "../fit/fit.fixture";
 import type { Ceiling } from "../limits/ceiling";
 import { ceilingsToday } from "./ceilings";
 import { currentPlans, decisionFor, fitContextOf, missesMorning, openWarningsOf, planOf, undecidedItems, usualScoreOn } from "./derive";
@@ -61,6 +61,71 @@ describe("a decision", () => {
       "build",
     );
   });
+  test("is not broken by another pattern's session in between, nor by another leg's, nor by one where nothing was done", () => {
+    const [planned] = record().prescriptions;
+    if (!planned) throw new Error("no plan");
+    const others = record({
+      rungs: [rung("rung-1"), rung("hinge", { pattern: "hinge", variationId: "two-leg-hinge" }), rung("left", { side: "left" })],
+      prescriptions: [planned, plan("p-h", "hinge"), plan("p-l", "left"), plan("p-o", "rung-gone")],
+      sessions: [
+        doneSession("s1", "2026-10-06"),
+        doneSession("h", "2026-10-07", { prescriptionId: "p-h" }),
+        doneSession("l", "2026-10-07", { prescriptionId: "p-l" }),
+        doneSession("o", "2026-10-07", { prescriptionId: "p-o" }),
+        doneSession("e", "2026-10-08", { sets: [] }),
+        doneSession("s2", "2026-10-09", { checkIn: { painScore: 1, newSwelling: false, choice: "as-planned" } }),
+      ],
+    });
+    expect(decided(others)?.move).toBe("build");
+  });
+  test("takes sessions by their day, whatever order they came in, and an older one by what was before it", () => {
+    const [s1, s2] = [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09")];
+    const of = record({
+      sessions: [s2, s1],
+      responses: [answer(null, "2026-10-02"), answer("s1", "2026-10-07", { class: "noticed" }), answer("s2", "2026-10-10")],
+    });
+    const about = (session: SessionFact) => {
+      const [item] = session.items;
+      return item && decisionFor(of, session, item, TODAY, DEFAULT_KIT)?.decision.rule;
+    };
+    expect([about(s1), about(s2)]).toEqual(["noticed", "earned-once"]);
+    const calm = record({ sessions: [s2, s1] });
+    const [item] = s1.items;
+    expect(item && decisionFor(calm, s1, item, TODAY, DEFAULT_KIT)?.input.sessions.map(({ day }) => day)).toEqual(["2026-10-06"]);
+  });
+  test("of what has no plan or no body is none", () => {
+    const gone = record({ prescriptions: [] });
+    const [session] = gone.sessions;
+    const [item] = session?.items ?? [];
+    expect(session && item && decisionFor(gone, session, item, TODAY, DEFAULT_KIT)).toBeNull();
+    expect(session && item && decisionFor(record({ measures: [] }), session, item, TODAY, DEFAULT_KIT)).toBeNull();
+  });
+  test("holds while any one of several ceilings is provisional, and passes on a ceiling that is earned", () => {
+    const ceilings = [
+      ...record().ceilings,
+      ...calmCeilings("hip", 0.58).map((ceiling) => ({
+        ...ceiling,
+        id: "hip",
+        calmPoseId: "later",
+        raisedBy: 1,
+        source: { kind: "calm-pose", id: "later" } as const,
+        fromDay: "2026-10-09",
+      })),
+    ];
+    const [pose] = record().calmPoses;
+    if (!pose) throw new Error("no pose");
+    const calmPoses = [pose, { ...pose, id: "later", limitedBy: "hip" as const, day: "2026-10-09" }];
+    const slow = record({
+      ceilings,
+      calmPoses,
+      responses: [answer(null, "2026-10-02"), answer("s1", "2026-10-07"), { ...answer("s2", "2026-10-12"), id: "late" }],
+    });
+    expect(decided(slow, "2026-10-12")).toMatchObject({ move: "hold", rule: "ceiling-provisional" });
+    expect(ceilingsToday(slow, "2026-10-12").usable.map(({ channel }) => channel)).toEqual(["kneecapStress", "hipMoment"]);
+    const near = record({ rungs: [rung("rung-1", { setting: { seatHeightM: 0.58, shareFraction: 0.5 } })] });
+    const [session, item] = [near.sessions.at(-1), near.sessions.at(-1)?.items[0]];
+    expect(session && item && decisionFor(near, session, item, TODAY, DEFAULT_KIT)?.input.proposedCeiling).toBeGreaterThan(0);
+  });
   test("judges the rung as it stands today: a new limit eases what the log would build", () =>
     expect(decided(record({ limits: [kneeLimit(40, { fromDay: "2026-10-09" })] }))).toMatchObject({ rule: "rung-forbidden" }));
   test("stops on a warning of any session, however far back, until its own clearance", () => {
@@ -86,6 +151,7 @@ describe("plans", () => {
     expect(currentPlans(both).map(({ prescription }) => prescription.id)).toEqual(["plan-1", "p-h2", "p-l", "p-r"]));
   test("are found by pattern, and by side where it matters", () => {
     expect(planOf(both, "step", "left")?.rung.id).toBe("left");
+    expect(planOf(both, "step")?.rung.id).toBe("right");
     expect(planOf(both, "bridge")).toBeNull();
   });
 });
@@ -117,10 +183,18 @@ describe("what waits", () => {
     expect(missesMorning(record(), s1, TODAY)).toBe(false);
     expect(missesMorning(record({ responses: [] }), s1, TODAY)).toBe(true);
     expect(missesMorning(record({ responses: [] }), s1, s1.day)).toBe(false);
+    expect(missesMorning(record({ responses: [] }), { ...s1, sets: [] }, TODAY)).toBe(false);
   });
 });
 
 describe("history", () => {
+  test("of a calm pose is confirmed by the next two mornings, not by one of its own day or later", () => {
+    const isOpen = (day: string) => {
+      const of = record({ responses: [answer(null, day)], sessions: [] });
+      return isCeilingProvisional(of, subject(of), ceilingOf(of));
+    };
+    expect(["2026-10-01", "2026-10-02", "2026-10-03", "2026-10-04"].map(isOpen)).toEqual([true, false, false, true]);
+  });
   test("takes usual pain of each complaint from its own mornings before a day", () => {
     const responses = Array.from({ length: 6 }, (_, i) =>
       answer(null, `2026-10-0${i + 1}`, {
@@ -137,6 +211,8 @@ describe("history", () => {
     expect(usualScoreOn(many, "sore", "2026-10-20")).toBe(4);
     expect(usualScoreOn(many, "back", "2026-10-20")).toBe(1);
     expect(usualScoreOn(many, "back", "2026-10-03")).toBe(3);
+    expect(usualScoreOn(many, "back", "2026-10-05")).toBe(3); // four before it, not five
+    expect(usualScoreOn(many, "nobody", "2026-10-03")).toBe(0);
   });
   test("answers a ceiling with the calm pose first, then the sessions by what they ask today", () => {
     const doses = answeredDoses(record(), subject(record()), ceilingOf(record()));

@@ -30,4 +30,3 @@ export const TEMPLATES: Readonly<Record<TemplateId, Template>> = {
   carry: CARRY,
   "no-model": NO_MODEL,
 };
-export const TEMPLATE_IDS = Object.keys(TEMPLATES) as TemplateId[];
