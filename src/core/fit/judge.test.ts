@@ -258,3 +258,155 @@ test("a taller body at the same seat bends further, and its judgement follows", 
   expect(bend(contextWith({ subject: tall }))).toBeGreaterThan(bend(contextWith()));
   expect(BODY.heightM).toBe(1.68);
 });
+
+describe("room for the belly", () => {
+  const room = (leastDeg: number, reading: "range" | "headline" = "range") =>
+    judge(contextWith({ limits: [limit({ kind: "room", leastDeg }, { side: "both" })] }), raised, even(0.6), reading);
+  const has = judge(contextWith(), raised, even(0.6)).demands.find(({ channel }) => channel === "bellyRoom")?.low ?? NaN;
+  test("must not fall short, along the movement, in a search as in a full reading", () => {
+    expect(has).toBeGreaterThan(60);
+    for (const reading of ["range", "headline"] as const) {
+      expect(room(has + 1, reading).reasons[0]).toEqual({
+        code: "room-short",
+        limitId: "surgeon",
+        valueDeg: expect.closeTo(has, 0) as number,
+        leastDeg: has + 1,
+      });
+      expect(room(has + 1, reading)).toMatchObject({ state: "closed", blocked: true });
+      expect(room(has - 1, reading).blocked).toBe(false);
+    }
+    expect(room(has).blocked).toBe(false);
+  });
+});
+
+describe("what the model does not know", () => {
+  const unknown: Variation = { ...raised, id: "unmodelled", template: "no-model", parameters: {}, levers: [] };
+  test("is never open, and a limit it cannot be read against is said", () => {
+    expect(judge(contextWith(), unknown, {})).toMatchObject({
+      state: "not-measured",
+      blocked: false,
+      reasons: [{ code: "not-in-the-model" }],
+    });
+    for (const rule of [
+      { kind: "most", channel: "kneeFlexion", most: 90 },
+      { kind: "room", leastDeg: 60 },
+    ] as const) {
+      const judged = judge(contextWith({ limits: [limit(rule, { side: "both" })] }), unknown, {});
+      expect(judged).toMatchObject({ state: "not-measured", blocked: false });
+      expect(judged.reasons[0]).toEqual({ code: "limit-unread", limitId: "surgeon" });
+    }
+  });
+});
+
+describe("a pose that cannot be", () => {
+  test("is closed with its reason and nothing else", () => {
+    expect(judge(contextWith(), raised, even(1.4))).toEqual({
+      state: "closed",
+      blocked: true,
+      isPossible: false,
+      reasons: [{ code: "pose-impossible", reason: "hip-height-unreachable" }],
+      demands: [],
+      uses: [],
+      tightest: null,
+    });
+  });
+});
+
+describe("impact", () => {
+  const noImpact = contextWith({ limits: [limit({ kind: "never", what: "impact" }, { side: "both" })] });
+  const down: Variation = { ...stepUp, id: "down", parameters: { direction: "down" } };
+  test("is a foot that lands, and neither one set down nor two that stay", () => {
+    const codes = (variation: Variation, setting: Setting) => judge(noImpact, variation, setting).reasons.map(({ code }) => code);
+    expect(codes(down, { stepHeightM: 0.12 })).toContain("never");
+    expect(codes(stepUp, { stepHeightM: 0.12 })).not.toContain("never");
+    expect(codes(raised, even(0.66))).not.toContain("never");
+  });
+});
+
+describe("several ceilings", () => {
+  const [kneecap] = calmCeilings("kneecap", 0.58);
+  const [hip] = calmCeilings("hip", 0.58);
+  if (!kneecap || !hip) throw new Error("no ceiling");
+  const with2 = (times: number) =>
+    contextWith({
+      ceilings: [
+        { ...kneecap, value: kneecap.value * 3 },
+        { ...hip, id: "hip", value: hip.value * times },
+      ],
+    });
+  test("are judged by the worst of them, whichever comes first", () => {
+    for (const times of [0.5, 0.97, 3]) {
+      const context = with2(times);
+      const turned = { ...context, ceilings: context.ceilings.toReversed() };
+      const state = judge(context, raised, { seatHeightM: 0.6 }).state;
+      expect(state).toBe(times < 0.9 ? "closed" : times > 1 ? "open" : "try");
+      expect(judge(turned, raised, { seatHeightM: 0.6 }).state).toBe(state);
+      expect(judge(turned, raised, { seatHeightM: 0.6 }).tightest?.ceilingId).toBe(
+        times < 1 ? "hip" : judge(context, raised, { seatHeightM: 0.6 }).tightest?.ceilingId,
+      );
+    }
+    expect(judge(with2(0.5), raised, { seatHeightM: 0.6 }).reasons[0]).toMatchObject({ code: "over-ceiling", use: { ceilingId: "hip" } });
+    expect(judge(with2(0.97), raised, { seatHeightM: 0.6 }).reasons[0]).toMatchObject({
+      code: "straddles-ceiling",
+      use: { ceilingId: "hip" },
+    });
+  });
+  test("just at it is still under it", () => {
+    const context = contextWith();
+    expect(judge(context, raised, even(0.58))).toMatchObject({ state: "open", reasons: [{ code: "under-ceilings" }] });
+  });
+});
+
+describe("what a ceiling speaks for", () => {
+  const codes = (
+    complaints: Parameters<typeof complaint>[0][],
+    ceilings = calmCeilings("kneecap", 0.58),
+    variation: Variation = raised,
+    setting: Setting = even(0.66),
+  ) =>
+    judge(contextWith({ complaints: complaints.map((more) => complaint(more)), ceilings }), variation, setting).reasons.map(
+      ({ code }) => code,
+    );
+  test("is its own side, or both where a complaint has both", () => {
+    expect(codes([{ side: "right" }])).not.toContain("complaint-unmeasured");
+    expect(codes([{ side: "both" }])).not.toContain("complaint-unmeasured");
+    expect(codes([{ side: "left" }])).toContain("complaint-unmeasured");
+    expect(codes([{ site: "hip" }])).toContain("complaint-unmeasured");
+  });
+  test("is a back of no side, and nothing for what has no channel", () => {
+    expect(codes([{ site: "low-back", side: "both" }], calmCeilings("low-back", 0.58))).not.toContain("complaint-unmeasured");
+    expect(codes([{ site: "low-back", side: "left" }], calmCeilings("low-back", 0.58))).not.toContain("complaint-unmeasured");
+    expect(codes([{ site: "other" }])).not.toContain("complaint-unmeasured");
+  });
+  test("is a trunk's lean even lying down, where it means nothing", () => {
+    const lying = startSetting(SUBJECT, bridge);
+    expect(codes([{ site: "back-bend", side: "both" }], calmCeilings("back-bend", 0.58), bridge, lying)).not.toContain(
+      "complaint-unmeasured",
+    );
+    expect(codes([{ site: "back-bend", side: "both" }], calmCeilings("low-back", 0.58), bridge, lying)).toContain("complaint-unmeasured");
+  });
+});
+
+test("at the ankle's limit the screen is told, and nowhere else", () => {
+  const codes = (seatHeightM: number) => judge(contextWith(), raised, even(seatHeightM)).reasons.map(({ code }) => code);
+  expect(codes(0.42)).toContain("ankle-at-its-limit");
+  expect(codes(0.6)).not.toContain("ankle-at-its-limit");
+  expect(codes(0.6)).not.toContain("own-words-limit");
+  expect(codes(0.6)).not.toContain("kneecap-past-90");
+});
+
+test("a load that is no counterweight is none, and a lying body cannot fall over", () => {
+  const codes = (variation: Variation, setting: Setting) => judge(contextWith(), variation, setting).reasons.map(({ code }) => code);
+  expect(codes(goblet, { ...even(0.6), loadKg: 12 })).not.toContain("counterweight");
+  expect(codes(bridge, { ...startSetting(SUBJECT, bridge), loadKg: 12 })).not.toContain("counterweight");
+});
+
+test("a search reads the headline alone, and only what may close", () => {
+  const { demands } = judge(contextWith(), raised, { seatHeightM: 0.6 }, "headline");
+  const whole = judge(contextWith(), raised, { seatHeightM: 0.6 }).demands;
+  expect(demands.length).toBeLessThan(whole.length);
+  const held = judge(contextWith(), pole, { seatHeightM: 0.6, handForceN: 98.1, shareFraction: 0.5 }, "headline").demands.find(
+    ({ channel }) => channel === "kneeMoment",
+  );
+  expect(held?.low).toBe(held?.high);
+});
