@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
-import { kgfFromN, nFromKgf } from "../units";
+import { nFromKgf } from "../units";
 import { leversOf, rangeOf } from "../templates/form";
 import { CUSHION_M, type Setting } from "../templates/lever";
 import { DEFAULT_SCHOOL, type Place } from "./context";
-import { BODY, calmCeilings, contextWith, kneeLimit, SUBJECT } from "./fit.fixture";
+import { calmCeilings, contextWith, kneeLimit, SUBJECT } from "./fit.fixture";
 import { judge } from "./judge";
 import { snapSetting, valuesOn } from "./on-hand";
 import { buildOnce, easeByLever, easeOnce, easeTwice, easeUntilAllowed, nextBuild } from "./step";
@@ -126,9 +126,4 @@ test("build raises and ease lowers what is watched, from any set-up of any row, 
   );
   expect(of.ease).toBeGreaterThan(35);
   expect(of.build).toBeGreaterThan(35);
-});
-
-test("a hand that pushes is told in kilograms of force", () => {
-  expect(kgfFromN(START.setting.handForceN ?? NaN)).toBeCloseTo(8);
-  expect(BODY.massKg).toBe(74);
 });
