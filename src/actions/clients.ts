@@ -1,5 +1,6 @@
 "use server";
 import Joi from "joi";
+import { redirect } from "next/navigation";
 import { choosePosture, recordMeasure } from "../data/loop/calibrate";
 import { clearWarning, correctComplaint, correctDetails, erase, takeInClient } from "../data/loop/correct";
 import { withRecord } from "../data/loop/load";
@@ -27,9 +28,11 @@ export async function correctComplaintAction(clientId: string, input: unknown): 
   );
 }
 
-/** Every trace of one client, on request. */
+/** Every trace of one client, on request. Nothing is left to look at, so the list is shown next. */
 export async function eraseClientAction(clientId: string): Promise<StepResult> {
-  return takeStep("erase", Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
+  const erased = await takeStep("erase", Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
+  if (erased.ok) redirect("/");
+  return erased;
 }
 
 /** A body measured again, with what follows from it for posture and ceilings. */

@@ -1,5 +1,4 @@
 "use server";
-import { DEFAULT_KIT } from "../core/fit/context";
 import { correctSession } from "../data/loop/correct";
 import { answerMorning } from "../data/loop/morning";
 import { decideItem, keepRung, openSession } from "../data/loop/plan";
@@ -8,9 +7,7 @@ import { decisionChoiceSchema, morningSchema, rungChoiceSchema, sessionChoiceSch
 import { type StepResult, takeStep } from "./step";
 
 export async function keepRungAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("keep-rung", rungChoiceSchema, input, ({ scope, today }, em, choice) =>
-    keepRung(scope, em, clientId, choice, today, DEFAULT_KIT),
-  );
+  return takeStep("keep-rung", rungChoiceSchema, input, ({ scope, today }, em, choice) => keepRung(scope, em, clientId, choice, today));
 }
 
 export async function openSessionAction(clientId: string, input: unknown): Promise<StepResult<{ sessionId: string }>> {
@@ -24,9 +21,7 @@ export async function answerMorningAction(clientId: string, input: unknown): Pro
 }
 
 export async function decideAction(clientId: string, input: unknown): Promise<StepResult<{ isSuperseded: boolean }>> {
-  return takeStep("decide", decisionChoiceSchema, input, ({ scope, today }, em, choice) =>
-    decideItem(scope, em, clientId, choice, today, DEFAULT_KIT),
-  );
+  return takeStep("decide", decisionChoiceSchema, input, ({ scope, today }, em, choice) => decideItem(scope, em, clientId, choice, today));
 }
 
 /** A set of any day put right, or a session ended too early gone on with. */

@@ -100,6 +100,13 @@ export const BandRow = defineEntity({
   properties: { ...scoped, day: p.date(), name: p.string(), restM: p.double().$type<number>(), points: p.json<BandTable["points"]>() },
 });
 
+/** How thick the studio's cushion is under a client. The latest counts. */
+export const CushionRow = defineEntity({
+  name: "CushionRow",
+  tableName: "cushion",
+  properties: { ...scoped, day: p.date(), thicknessM: p.double().$type<number>() },
+});
+
 export const CalmPoseRow = defineEntity({
   name: "CalmPoseRow",
   tableName: "calm_pose",
@@ -195,6 +202,7 @@ export const clientEntities = [
   BodyMeasureRow,
   DailyHeightRow,
   BandRow,
+  CushionRow,
   CalmPoseRow,
   PostureRuleRow,
   LimitRow,

@@ -1,7 +1,6 @@
 import { type EntityManager, type MikroORM } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import { variationById } from "../core/catalogue/catalogue";
-import { DEFAULT_KIT } from "../core/fit/context";
 import { fitVariation } from "../core/fit/search";
 import { fitContextOf } from "../core/record/derive";
 import { recordCalmPose } from "./loop/calibrate";
@@ -89,17 +88,10 @@ export async function openTestSession(
   const variation = variationById("box-squat-pole");
   await inTest(orm, scope, async (em) => {
     const record = await loadRecord(scope, em, clientId);
-    const context = record && fitContextOf(record, day, DEFAULT_KIT);
+    const context = record && fitContextOf(record, day);
     if (!context) throw new Error("no context");
     const { setting } = fitVariation(context, variation);
-    return keepRung(
-      scope,
-      em,
-      clientId,
-      { variationId: variation.id, side: "right", setting, dose: variation.dose, note: "fitted" },
-      day,
-      DEFAULT_KIT,
-    );
+    return keepRung(scope, em, clientId, { variationId: variation.id, side: "right", setting, dose: variation.dose, note: "fitted" }, day);
   });
   const opened = await inTest(orm, scope, (em) => openSession(scope, em, clientId, day));
   if (!opened.ok) throw new Error(opened.refusal.code);

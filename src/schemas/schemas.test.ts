@@ -1,7 +1,6 @@
 import { describe, expect, test } from "vitest";
 import type Joi from "joi";
 import { variationById } from "../core/catalogue/catalogue";
-import { bandSchema } from "./band.schema";
 import { bodyMeasureSchema, newMeasureSchema } from "./body.schema";
 import { complaintChangeSchema, dailyHeightSchema, newClientSchema } from "./client.schema";
 import {
@@ -17,6 +16,7 @@ import { floorBatchSchema, sessionCorrectionSchema } from "./floor.schema";
 import { calmPoseSchema, clearanceSchema, liftSchema, newLimitSchema } from "./limit.schema";
 import { parse } from "./parse";
 import { decisionChoiceSchema, doseSchema, morningSchema, rungChoiceSchema } from "./plan.schema";
+import { bandSchema, cushionSchema } from "./studio.schema";
 
 const ID = "3f2b8c1e-5a77-4c1e-9b0d-2f6a4f1d9c10";
 const { dose } = variationById("box-squat-pole");
@@ -154,6 +154,7 @@ const BAD: readonly [string, Joi.Schema, unknown, string, string][] = [
     "points.0.lengthM",
     "number.greater",
   ],
+  ["a cushion like a chair", cushionSchema, { thicknessM: 0.4 }, "thicknessM", "number.max"],
   ["a band of no points", bandSchema, { name: "loop", restM: 0.9, points: [] }, "points", "array.min"],
   ["a lever that no set-up has", demandInputSchema, { ...SUBJECT, ...CHOSEN, setting: { sled: 5 } }, "setting.sled", "object.unknown"],
   [

@@ -1,5 +1,4 @@
 import { v4 as newUuid } from "uuid";
-import { DEFAULT_KIT } from "../../src/core/fit/context";
 import { currentPlans, fitContextOf, undecidedItems } from "../../src/core/record/derive";
 import { appendFloorEvents } from "../../src/data/repos/floor.repo";
 import { recordMorning, startSession } from "../../src/data/repos/plan.repo";
@@ -45,7 +44,7 @@ async function pageMs({ scope, clientId }: TestStudio): Promise<number> {
   for (let i = 0; i < 30; i++) {
     const startMs = performance.now();
     const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId));
-    if (!record || !fitContextOf(record, "2026-11-26", DEFAULT_KIT)) throw new Error("no record");
+    if (!record || !fitContextOf(record, "2026-11-26")) throw new Error("no record");
     undecidedItems(record);
     best = Math.min(best, performance.now() - startMs);
   }

@@ -124,6 +124,23 @@ test("units change everywhere at once", async ({ trainer: page }) => {
   await expect(page.getByRole("heading", { level: 1 })).toContainText("168 cm");
 });
 
+test("a cushion is measured once for the studio, and a thing that is none is refused", async ({ trainer: page }) => {
+  await page.goto("/");
+  await expect(page.getByText("One cushion raises a seat by 4 cm, our guess")).toBeVisible();
+  await page.getByRole("button", { name: "measure it" }).click();
+  const keep = page.getByRole("button", { name: "Keep this thickness" });
+  await expectAccessible(page);
+  await keep.click(); // nothing entered is nothing kept
+  await expect(page.getByText("One cushion raises a seat by 4 cm, our guess")).toBeVisible();
+  await page.getByRole("textbox", { name: "One cushion, sat on" }).fill("5.5");
+  await keep.click();
+  await expect(page.getByText("One cushion raises a seat by 5.5 cm, as measured here")).toBeVisible();
+  await page.getByRole("button", { name: "measure again" }).click();
+  await page.getByRole("textbox", { name: "One cushion, sat on" }).fill("4");
+  await keep.click();
+  await expect(page.getByText("One cushion raises a seat by 4 cm, as measured here")).toBeVisible();
+});
+
 test("nothing hangs over the side of a tablet held upright or a phone", async ({ trainer: page }) => {
   for (const [width, height] of [
     [800, 1280],

@@ -21,6 +21,10 @@ export const DEFAULT_KIT: Kit = {
   felt: perLever((lever) => LEVERS[lever].felt),
   equipment: EQUIPMENT,
 };
+/** The same with the studio's own cushion, as thick as it is under a sitting client. */
+export const kitWithCushion = (cushionM: number): Kit => ({ ...DEFAULT_KIT, felt: { ...DEFAULT_KIT.felt, seatHeightM: cushionM } });
+/** Thinner is no cushion, thicker no longer one. */
+export const CUSHION_LIMITS_M = { min: 0.01, max: 0.15 } as const;
 
 /** The rules a trainer works by, as far as fitting needs them. */
 export interface School {

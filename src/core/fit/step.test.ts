@@ -4,7 +4,7 @@ import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import { nFromKgf } from "../units";
 import { leversOf, rangeOf } from "../templates/form";
 import { CUSHION_M, type Setting } from "../templates/lever";
-import { DEFAULT_SCHOOL, type Place } from "./context";
+import { DEFAULT_SCHOOL, kitWithCushion, type Place } from "./context";
 import { calmCeilings, contextWith, kneeLimit, SUBJECT } from "./fit.fixture";
 import { judge } from "./judge";
 import { snapSetting, valuesOn } from "./on-hand";
@@ -58,6 +58,13 @@ describe("ease", () => {
     expect(change?.lever).toBe("seatHeightM");
     expect((change?.to ?? NaN) - 0.62).toBeGreaterThanOrEqual(CUSHION_M - 1e-9);
     expect(eased?.tread.riserFraction).toBeLessThanOrEqual(-SMALL + 1e-9);
+  });
+  test("raises a seat by the studio's own cushion", () => {
+    const raisedM = (cushionM: number): number => {
+      const [change] = easeOnce({ ...context, kit: kitWithCushion(cushionM) }, START, DOSE)?.tread.change?.levers ?? [];
+      return (change?.to ?? NaN) - 0.62;
+    };
+    for (const cushionM of [0.05, 0.07, 0.09]) expect(raisedM(cushionM)).toBeCloseTo(cushionM, 9);
   });
   test("gives back load first, then range, then hands", () => {
     const goblet: Place = { variationId: "goblet-to-box", setting: { seatHeightM: 0.58, loadKg: 12, shareFraction: 0.5 } };

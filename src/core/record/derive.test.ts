@@ -1,5 +1,4 @@
 import { describe, expect, test } from "vitest";
-import { DEFAULT_KIT } from "../fit/context";
 import { calmCeilings, complaint, kneeLimit } from "../fit/fit.fixture";
 import type { Ceiling } from "../limits/ceiling";
 import { ceilingsToday } from "./ceilings";
@@ -12,7 +11,7 @@ import { subjectOf } from "./subject";
 function decided(of: ClientRecord, today = TODAY) {
   const session = of.sessions.at(-1);
   const [item] = session?.items ?? [];
-  return session && item ? decisionFor(of, session, item, today, DEFAULT_KIT)?.decision : undefined;
+  return session && item ? decisionFor(of, session, item, today)?.decision : undefined;
 }
 function ceilingOf(of: ClientRecord): Ceiling {
   const [ceiling] = ceilingsToday(of, TODAY).usable;
@@ -86,19 +85,19 @@ describe("a decision", () => {
     });
     const about = (session: SessionFact) => {
       const [item] = session.items;
-      return item && decisionFor(of, session, item, TODAY, DEFAULT_KIT)?.decision.rule;
+      return item && decisionFor(of, session, item, TODAY)?.decision.rule;
     };
     expect([about(s1), about(s2)]).toEqual(["noticed", "earned-once"]);
     const calm = record({ sessions: [s2, s1] });
     const [item] = s1.items;
-    expect(item && decisionFor(calm, s1, item, TODAY, DEFAULT_KIT)?.input.sessions.map(({ day }) => day)).toEqual(["2026-10-06"]);
+    expect(item && decisionFor(calm, s1, item, TODAY)?.input.sessions.map(({ day }) => day)).toEqual(["2026-10-06"]);
   });
   test("of what has no plan or no body is none", () => {
     const gone = record({ prescriptions: [] });
     const [session] = gone.sessions;
     const [item] = session?.items ?? [];
-    expect(session && item && decisionFor(gone, session, item, TODAY, DEFAULT_KIT)).toBeNull();
-    expect(session && item && decisionFor(record({ measures: [] }), session, item, TODAY, DEFAULT_KIT)).toBeNull();
+    expect(session && item && decisionFor(gone, session, item, TODAY)).toBeNull();
+    expect(session && item && decisionFor(record({ measures: [] }), session, item, TODAY)).toBeNull();
   });
   test("holds while any one of several ceilings is provisional, and passes on a ceiling that is earned", () => {
     const ceilings = [
@@ -124,7 +123,7 @@ describe("a decision", () => {
     expect(ceilingsToday(slow, "2026-10-12").usable.map(({ channel }) => channel)).toEqual(["kneecapStress", "hipMoment"]);
     const near = record({ rungs: [rung("rung-1", { setting: { seatHeightM: 0.58, shareFraction: 0.5 } })] });
     const [session, item] = [near.sessions.at(-1), near.sessions.at(-1)?.items[0]];
-    expect(session && item && decisionFor(near, session, item, TODAY, DEFAULT_KIT)?.input.proposedCeiling).toBeGreaterThan(0);
+    expect(session && item && decisionFor(near, session, item, TODAY)?.input.proposedCeiling).toBeGreaterThan(0);
   });
   test("judges the rung as it stands today: a new limit eases what the log would build", () =>
     expect(decided(record({ limits: [kneeLimit(40, { fromDay: "2026-10-09" })] }))).toMatchObject({ rule: "rung-forbidden" }));
@@ -226,7 +225,7 @@ describe("history", () => {
   const near = { rungs: [rung("rung-1", { setting: { seatHeightM: 0.58, shareFraction: 0.5 } })] };
   const proposal = (more: Partial<ClientRecord>) => {
     const of = record({ ...near, ...more });
-    const context = fitContextOf(of, TODAY, DEFAULT_KIT);
+    const context = fitContextOf(of, TODAY);
     return context && ceilingProposal(of, context);
   };
   const second = (more: Partial<SessionFact>) => ({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", more)] });
@@ -270,7 +269,7 @@ describe("a ceiling today", () => {
       postures: [{ id: "p", day: "2026-10-05", rule: { kind: "measured", kneeFlexionDeg: 83, shankLeanDeg: 26, pressureFraction: 0.5 } }],
     });
     expect(ceilingOf(ruled).value).not.toBeCloseTo(ceilingOf(record()).value, 1);
-    const context = fitContextOf(ruled, TODAY, DEFAULT_KIT);
+    const context = fitContextOf(ruled, TODAY);
     if (!context) throw new Error("no context");
     const calm = answeredDoses(
       { ...ruled, rungs: [rung("rung-1", { setting: { seatHeightM: 0.58, shareFraction: 0.5 } })] },
@@ -290,20 +289,20 @@ describe("a ceiling today", () => {
     expect(gone).toMatchObject({ usable: [], unusable: [{ reason: "source-missing" }] });
     const deep = record({ calmPoses: record().calmPoses.map((pose) => ({ ...pose, setting: { seatHeightM: 1.4 } })) });
     expect(ceilingsToday(deep, TODAY)).toMatchObject({ usable: [], unusable: [{ reason: "hip-height-unreachable" }] });
-    expect(fitContextOf(deep, TODAY, DEFAULT_KIT)).toMatchObject({ ceilings: [], unusable: [{ reason: "hip-height-unreachable" }] });
+    expect(fitContextOf(deep, TODAY)).toMatchObject({ ceilings: [], unusable: [{ reason: "hip-height-unreachable" }] });
   });
 });
 
 describe("the context of a fit", () => {
-  test("without a body is none", () => expect(fitContextOf(record({ measures: [] }), TODAY, DEFAULT_KIT)).toBeNull());
+  test("without a body is none", () => expect(fitContextOf(record({ measures: [] }), TODAY)).toBeNull());
   test("is careful with a back that hurts, thin bone and a pregnancy", () => {
-    const careful = (more: Partial<ClientRecord>) => fitContextOf(record(more), TODAY, DEFAULT_KIT)?.careful;
+    const careful = (more: Partial<ClientRecord>) => fitContextOf(record(more), TODAY)?.careful;
     expect(careful({})).toEqual([]);
     expect(careful({ complaints: [complaint({ site: "back-bend", side: "both" })] })).toEqual(["back"]);
     expect(careful({ client: { ...record().client, conditions: ["bone-thinning", "pregnancy"] } })).toEqual(["bone-thinning", "pregnancy"]);
   });
   test("leads with the sore side unless told otherwise", () => {
-    expect(fitContextOf(record(), TODAY, DEFAULT_KIT)?.subject.leadSide).toBe("right");
-    expect(fitContextOf(record(), TODAY, DEFAULT_KIT, "left")?.subject.leadSide).toBe("left");
+    expect(fitContextOf(record(), TODAY)?.subject.leadSide).toBe("right");
+    expect(fitContextOf(record(), TODAY, "left")?.subject.leadSide).toBe("left");
   });
 });

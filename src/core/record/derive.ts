@@ -1,6 +1,6 @@
 import { variationById } from "../catalogue/catalogue";
 import type { Pattern } from "../catalogue/variation";
-import { DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext, type Kit } from "../fit/context";
+import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext, kitWithCushion } from "../fit/context";
 import { judge } from "../fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
 import { isBack, strictestLimitScore } from "../limits/complaint";
@@ -21,7 +21,7 @@ const carefulOf = ({ complaints, client }: ClientRecord): Careful[] => [
 ];
 
 /** Everything that decides what fits today, for the leg that leads; null until a body is measured. */
-export function fitContextOf(record: ClientRecord, today: Day, kit: Kit, leadSide?: Side): FitContext | null {
+export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side): FitContext | null {
   const own = subjectOf(record);
   if (!own) return null;
   const subject = leadSide ? { ...own, leadSide } : own;
@@ -36,7 +36,7 @@ export function fitContextOf(record: ClientRecord, today: Day, kit: Kit, leadSid
     calmLoads: calmLoads(record),
     ownRange: ownRange(record, subject),
     today,
-    kit,
+    kit: record.cushionM === null ? DEFAULT_KIT : kitWithCushion(record.cushionM),
     school: DEFAULT_SCHOOL,
     targetUseFraction: DEFAULT_TARGET_USE,
   };
@@ -96,9 +96,9 @@ function outcomesAtRung(record: ClientRecord, session: SessionFact, { rung }: Pl
 }
 
 /** Everything the gate asks about one item of a session, or null where there is no plan to decide about. */
-export function decisionInputOf(record: ClientRecord, session: SessionFact, item: ItemFact, today: Day, kit: Kit): DecisionInput | null {
+export function decisionInputOf(record: ClientRecord, session: SessionFact, item: ItemFact, today: Day): DecisionInput | null {
   const planned = plannedOf(record, item);
-  const context = planned && fitContextOf(record, today, kit, planned.rung.side);
+  const context = planned && fitContextOf(record, today, planned.rung.side);
   if (!planned || !context) return null;
   const { rung, prescription } = planned;
   const { dose } = prescription;
@@ -123,8 +123,7 @@ export function decisionFor(
   session: SessionFact,
   item: ItemFact,
   today: Day,
-  kit: Kit,
 ): { input: DecisionInput; decision: Decision } | null {
-  const input = decisionInputOf(record, session, item, today, kit);
+  const input = decisionInputOf(record, session, item, today);
   return input && { input, decision: decide(input) };
 }

@@ -98,6 +98,7 @@ export function record(more: Partial<ClientRecord> = {}): ClientRecord {
     decisions: [],
     warnings: [],
     clearances: [],
+    cushionM: null,
     ...more,
   };
 }

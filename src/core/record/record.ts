@@ -38,6 +38,8 @@ export interface ClientRecord {
   decisions: readonly DecisionFact[];
   warnings: readonly Warning[];
   clearances: readonly Clearance[];
+  /** How thick one of the studio's cushions is under a client; null until somebody measured one. */
+  cushionM: number | null;
 }
 
 /** A body as it was measured on a day. */

@@ -3,7 +3,7 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import { hashPassword } from "better-auth/crypto";
 import { MemberRow, StudioRow } from "../entities";
 import { getOrm, inStudio, openOwnerOrm } from "../orm";
-import { addBand } from "../repos/client.repo";
+import { addBand } from "../repos/studio.repo";
 import { DEMO_BANDS, DEMO_CLIENTS } from "./people.data";
 import { demoId, tellStory } from "./story";
 

@@ -2,7 +2,6 @@ import { parseDate } from "@internationalized/date";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import { variationById } from "../../core/catalogue/catalogue";
-import { DEFAULT_KIT } from "../../core/fit/context";
 import { fitVariation } from "../../core/fit/search";
 import type { Day } from "../../core/limits/limit";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
@@ -56,14 +55,12 @@ async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, c
   const calm = { pains: painsOf(person, usualOf(person)), newSwelling: false, sessionId: null, warningSigns: [] };
   await expectTaken(answerMorning(scope, em, clientId, calm, dayPlus(firstDay, 1)));
   for (const { variationId, side, known } of person.rows) {
-    const context = fitContextOf(await recordOf(scope, em, clientId), firstDay, DEFAULT_KIT, side);
+    const context = fitContextOf(await recordOf(scope, em, clientId), firstDay, side);
     if (!context) throw new Error("a demo client has no body");
     const variation = variationById(variationId);
     const { setting, state } = fitVariation(context, variation, known);
     const note = state === "not-measured" ? "One light set, watched: nothing of it is measured yet" : "";
-    await expectTaken(
-      keepRung(scope, em, clientId, { variationId, side, setting, dose: variation.dose, note }, dayPlus(firstDay, 1), DEFAULT_KIT),
-    );
+    await expectTaken(keepRung(scope, em, clientId, { variationId, side, setting, dose: variation.dose, note }, dayPlus(firstDay, 1)));
   }
 }
 
@@ -109,7 +106,7 @@ async function trainingDay(
   if (morning === today) return; // the newest morning waits for the trainer
   await raiseCeiling(scope, em, clientId, morning); // refused where no mornings have earned it
   for (const { itemId } of items)
-    await expectDecided(decideItem(scope, em, clientId, { sessionId, itemId, move: null, note: "" }, morning, DEFAULT_KIT));
+    await expectDecided(decideItem(scope, em, clientId, { sessionId, itemId, move: null, note: "" }, morning));
 }
 
 /** A proposal that a limit refuses is no accident of the demo: the rules hold there. */

@@ -10,7 +10,6 @@ import {
   postureFromCalmPose,
   type PostureRule,
 } from "../../core/mechanics/posture";
-import { DEFAULT_KIT } from "../../core/fit/context";
 import { fitContextOf } from "../../core/record/derive";
 import { ceilingProposal } from "../../core/record/history";
 import type { CalmPoseFact } from "../../core/record/record";
@@ -101,7 +100,7 @@ export const choosePosture = (scope: Scope, em: EntityManager, clientId: string,
 /** The trainer's yes to a ceiling that calm mornings near it have earned. */
 export const raiseCeiling = (scope: Scope, em: EntityManager, clientId: string, today: Day): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
-    const context = fitContextOf(record, today, DEFAULT_KIT);
+    const context = fitContextOf(record, today);
     const proposal = context && ceilingProposal(record, context);
     const kept = record.ceilings.find(({ id }) => id === proposal?.ceiling.id);
     if (!proposal || !kept) return refuse({ code: "no-proposal" });

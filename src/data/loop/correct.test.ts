@@ -2,7 +2,6 @@ import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { variationById } from "../../core/catalogue/catalogue";
-import { DEFAULT_KIT } from "../../core/fit/context";
 import { currentPlans, openWarningsOf } from "../../core/record/derive";
 import { addLimit, listClients } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
@@ -157,7 +156,7 @@ describe("two tablets", () => {
     const { scope, clientId } = studio;
     const chair = variationById("raised-sit-to-stand");
     const choice = { variationId: chair.id, side: "right", setting: { seatHeightM: 0.66 }, dose: chair.dose, note: "" } as const;
-    await inTest(orm, scope, (em) => keepRung(scope, em, clientId, choice, "2026-10-05", DEFAULT_KIT));
+    await inTest(orm, scope, (em) => keepRung(scope, em, clientId, choice, "2026-10-05"));
     const opened = await Promise.allSettled(
       Array.from({ length: 4 }, () => inTest(orm, scope, (em) => openSession(scope, em, clientId, "2026-10-06"))),
     );
@@ -180,9 +179,9 @@ describe("two tablets", () => {
       dose: chair.dose,
       note: "after a bad night",
     } as const;
-    await inTest(orm, scope, (em) => keepRung(scope, em, clientId, since, "2026-10-08", DEFAULT_KIT));
+    await inTest(orm, scope, (em) => keepRung(scope, em, clientId, since, "2026-10-08"));
     const decided = await inTest(orm, scope, (em) =>
-      decideItem(scope, em, clientId, { sessionId, itemId, move: null, note: "" }, "2026-10-08", DEFAULT_KIT),
+      decideItem(scope, em, clientId, { sessionId, itemId, move: null, note: "" }, "2026-10-08"),
     );
     expect(decided).toEqual({ ok: true, isSuperseded: true });
     const record = await recordOf(studio);
@@ -198,14 +197,7 @@ describe("many patterns", () => {
     const keep = (id: string, setting: object) => {
       const variation = variationById(id);
       return inTest(orm, scope, (em) =>
-        keepRung(
-          scope,
-          em,
-          clientId,
-          { variationId: id, side: "right", setting, dose: variation.dose, note: "agreed" },
-          "2026-10-05",
-          DEFAULT_KIT,
-        ),
+        keepRung(scope, em, clientId, { variationId: id, side: "right", setting, dose: variation.dose, note: "agreed" }, "2026-10-05"),
       );
     };
     expect(await keep("raised-sit-to-stand", { seatHeightM: 0.66 })).toEqual({ ok: true });

@@ -3,17 +3,18 @@ import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { variationById } from "../../core/catalogue/catalogue";
-import { DEFAULT_KIT } from "../../core/fit/context";
 import { judge } from "../../core/fit/judge";
 import { currentCeilings } from "../../core/limits/ceiling";
 import type { Limit } from "../../core/limits/limit";
 import type { PostureChoice } from "../../core/mechanics/posture";
 import { fitContextOf, openWarningsOf, planOf } from "../../core/record/derive";
 import { bodyMeasureOf, postureOf } from "../../core/record/subject";
+import { CUSHION_M } from "../../core/templates/lever";
 import { addDecision } from "../repos/plan.repo";
-import { addBand, addLimit, liftLimit, listBands, listClients, setDailyHeight } from "../repos/client.repo";
+import { addLimit, liftLimit, listClients, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { loadRecord } from "../repos/record.repo";
+import { addBand, addCushion, cushionOf, listBands } from "../repos/studio.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
 import { choosePosture, raiseCeiling, recordCalmPose, recordMeasure } from "./calibrate";
 import { answerMorning } from "./morning";
@@ -83,7 +84,7 @@ const decide = async (
 ) => {
   const itemId = (await recordOf(studio)).sessions.find(({ id }) => id === sessionId)?.items[0]?.id ?? newUuid();
   const choice = { sessionId, itemId, move: more.move ?? null, note: more.note ?? "" };
-  return inTest(orm, studio.scope, (em) => decideItem(studio.scope, em, studio.clientId, choice, day, DEFAULT_KIT));
+  return inTest(orm, studio.scope, (em) => decideItem(studio.scope, em, studio.clientId, choice, day));
 };
 const squatOf = async (studio: TestStudio) => planOf(await recordOf(studio), "squat");
 
@@ -160,7 +161,6 @@ describe("the loop on the database", () => {
           studio.clientId,
           { variationId: chair.id, side: "right", setting: { seatHeightM, shareFraction: 0.5 }, dose: chair.dose, note },
           day,
-          DEFAULT_KIT,
         ),
       );
     };
@@ -191,7 +191,7 @@ describe("the loop on the database", () => {
       dose: { ...plan.prescription.dose, restS: 75 },
       note: "",
     };
-    expect(await inTest(orm, studio.scope, (em) => keepRung(studio.scope, em, studio.clientId, again, "2026-10-08", DEFAULT_KIT))).toEqual({
+    expect(await inTest(orm, studio.scope, (em) => keepRung(studio.scope, em, studio.clientId, again, "2026-10-08"))).toEqual({
       ok: true,
     });
     await decide(studio, await session(studio, "2026-10-09", "2026-10-10"), "2026-10-10");
@@ -247,9 +247,9 @@ describe("the loop on the database", () => {
       dose: raised.dose,
       note: "calm there",
     } as const;
-    await inTest(orm, studio.scope, (em) => keepRung(studio.scope, em, studio.clientId, choice, "2026-10-05", DEFAULT_KIT));
+    await inTest(orm, studio.scope, (em) => keepRung(studio.scope, em, studio.clientId, choice, "2026-10-05"));
     const raise = (day: string) => inTest(orm, studio.scope, (em) => raiseCeiling(studio.scope, em, studio.clientId, day));
-    const value = async (day: string) => fitContextOf(await recordOf(studio), day, DEFAULT_KIT)?.ceilings[0]?.value ?? NaN;
+    const value = async (day: string) => fitContextOf(await recordOf(studio), day)?.ceilings[0]?.value ?? NaN;
     await session(studio, "2026-10-06", "2026-10-07");
     expect(await raise("2026-10-07")).toMatchObject({ ok: false });
     await session(studio, "2026-10-09", "2026-10-10");
@@ -287,7 +287,7 @@ describe("a body measured again", () => {
     );
   /** Use of the kneecap's ceiling at the calm seat itself: 1, as long as both are of the same body. */
   const calmUse = async (studio: TestStudio): Promise<number | undefined> => {
-    const context = fitContextOf(await recordOf(studio), "2026-10-06", DEFAULT_KIT);
+    const context = fitContextOf(await recordOf(studio), "2026-10-06");
     if (!context) throw new Error("no context");
     const { uses } = judge(context, variationById("raised-sit-to-stand"), { seatHeightM: 0.58, shareFraction: 0.5 });
     return uses.find(({ channel }) => channel === "kneecapStress")?.head;
@@ -301,7 +301,7 @@ describe("a body measured again", () => {
     const after = await recordOf(studio);
     expect(bodyMeasureOf(after)).toMatchObject({ thighM: 0.45, shankM: 0.4, heightM: 1.68 });
     expect(after.postures.at(-1)?.rule).not.toEqual(before.postures.at(-1)?.rule);
-    const [old, now] = [before, after].map((record) => fitContextOf(record, "2026-10-06", DEFAULT_KIT)?.ceilings);
+    const [old, now] = [before, after].map((record) => fitContextOf(record, "2026-10-06")?.ceilings);
     expect(now?.map(({ channel }) => channel)).toEqual(old?.map(({ channel }) => channel));
     expect(now?.[0]?.value).not.toBeCloseTo(old?.[0]?.value ?? NaN, 3);
     expect(await calmUse(studio)).toBeCloseTo(1, 6);
@@ -347,14 +347,22 @@ describe("the heights of a client's day", () => {
   });
 });
 
-describe("the studio's bands", () => {
-  test("are as last measured, by name, and no other studio's", async () => {
+describe("the studio's kit", () => {
+  test("bands are as last measured, by name, and no other studio's", async () => {
     const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
     const band = (tensionN: number) => ({ name: "loop", restM: 0.9, points: [{ lengthM: 1.2, tensionN }] });
     await inTest(orm, mine.scope, (em) => addBand(mine.scope, em, band(40), "2026-10-05"));
     await inTest(orm, mine.scope, (em) => addBand(mine.scope, em, band(45), "2026-10-06"));
     expect(await inTest(orm, mine.scope, (em) => listBands(mine.scope, em))).toEqual([band(45)]);
     expect(await inTest(orm, theirs.scope, (em) => listBands(theirs.scope, em))).toEqual([]);
+  });
+  test("a cushion is what an ease of a seat is worth here, and nowhere else", async () => {
+    const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
+    const feltM = async (studio: TestStudio) => fitContextOf(await recordOf(studio), "2026-10-06", "right")?.kit.felt.seatHeightM;
+    expect(await feltM(mine)).toBe(CUSHION_M);
+    for (const thicknessM of [0.08, 0.06]) await inTest(orm, mine.scope, (em) => addCushion(mine.scope, em, thicknessM, "2026-10-05"));
+    expect([await feltM(mine), await feltM(theirs)]).toEqual([0.06, CUSHION_M]);
+    expect(await inTest(orm, mine.scope, (em) => cushionOf(mine.scope, em))).toBe(0.06);
   });
 });
 
@@ -367,16 +375,12 @@ describe("another studio", () => {
     const chair = variationById("raised-sit-to-stand");
     const choice = { variationId: chair.id, side: "right", setting: { seatHeightM: 0.64 }, dose: chair.dose, note: "" } as const;
     const refused = { ok: false, refusal: { code: "no-such-client" } };
-    expect(await inTest(orm, theirs.scope, (em) => keepRung(theirs.scope, em, mine.clientId, choice, "2026-10-06", DEFAULT_KIT))).toEqual(
-      refused,
-    );
+    expect(await inTest(orm, theirs.scope, (em) => keepRung(theirs.scope, em, mine.clientId, choice, "2026-10-06"))).toEqual(refused);
     expect(await inTest(orm, theirs.scope, (em) => openSession(theirs.scope, em, mine.clientId, "2026-10-06"))).toEqual(refused);
     const measure = { day: "2026-10-06", heightM: 1.7, massKg: 70 };
     expect(await inTest(orm, theirs.scope, (em) => recordMeasure(theirs.scope, em, mine.clientId, measure))).toEqual(refused);
     const item = { sessionId, itemId: newUuid(), move: null, note: "" };
-    expect(await inTest(orm, theirs.scope, (em) => decideItem(theirs.scope, em, mine.clientId, item, "2026-10-07", DEFAULT_KIT))).toEqual(
-      refused,
-    );
+    expect(await inTest(orm, theirs.scope, (em) => decideItem(theirs.scope, em, mine.clientId, item, "2026-10-07"))).toEqual(refused);
     expect(
       await inTest(orm, theirs.scope, (em) => answerMorning(theirs.scope, em, mine.clientId, { ...calm(mine), sessionId }, "2026-10-07")),
     ).toEqual(refused);

@@ -1,5 +1,4 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { DEFAULT_KIT } from "../../core/fit/context";
 import type { Day } from "../../core/limits/limit";
 import { type Morning, morningClass, worstClass } from "../../core/progress/morning";
 import { fitContextOf, usualScoreOn } from "../../core/record/derive";
@@ -50,7 +49,7 @@ export const answerMorning = (
 /** Ceilings that this calm morning has taken out of being provisional. */
 async function confirmCeilings(scope: Scope, em: EntityManager, clientId: string, day: Day): Promise<void> {
   const record = await loadRecord(scope, em, clientId);
-  const context = record && fitContextOf(record, day, DEFAULT_KIT);
+  const context = record && fitContextOf(record, day);
   if (!context) return;
   for (const ceiling of context.ceilings) {
     const isNew = ceiling.source.kind === "calm-pose" && !record.confirmedCeilingIds.includes(ceiling.id);

@@ -1,7 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { isInCatalogue, variationById } from "../../core/catalogue/catalogue";
 import { type Dose, PATTERNS } from "../../core/catalogue/variation";
-import { type Kit, type Place } from "../../core/fit/context";
+import type { Place } from "../../core/fit/context";
 import { askedOn, footAt, judgePlace, watchedOf } from "../../core/fit/tread";
 import type { Judgement } from "../../core/fit/judge";
 import type { Day } from "../../core/limits/limit";
@@ -25,8 +25,8 @@ interface Judged {
 const NO_CHANGE = 0.01;
 
 /** Judges a place again here: the page's own figures are not taken on trust. */
-function judged(record: ClientRecord, place: Place, side: Side, day: Day, kit: Kit): Taken<Judged> {
-  const context = fitContextOf(record, day, kit, side);
+function judged(record: ClientRecord, place: Place, side: Side, day: Day): Taken<Judged> {
+  const context = fitContextOf(record, day, side);
   if (!context) return refuse({ code: "no-body" });
   const variation = variationById(place.variationId);
   if (!isInCatalogue(place.variationId)) return refuse({ code: "retired" });
@@ -84,13 +84,12 @@ export const keepRung = (
   clientId: string,
   choice: Place & { side: Side; dose: Dose; note: string },
   day: Day,
-  kit: Kit,
 ): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
     const [warning] = openWarningsOf(record);
     if (warning) return refuse({ code: "warning-open", day: warning.day });
     const { side, dose, variationId, setting } = choice;
-    const found = judged(record, { variationId, setting }, side, day, kit);
+    const found = judged(record, { variationId, setting }, side, day);
     if (!found.ok) return found;
     const note = choice.note.trim();
     const needed = noteNeeded(found);
@@ -148,21 +147,20 @@ export const decideItem = (
   clientId: string,
   { sessionId, itemId, move: chosen, note }: DecisionChoice,
   day: Day,
-  kit: Kit,
 ): Promise<Taken<{ isSuperseded: boolean }>> =>
   withRecord(scope, em, clientId, async (record) => {
     const session = record.sessions.find(({ id }) => id === sessionId);
     const item = session?.items.find(({ id }) => id === itemId);
     if (!session || !item) return refuse({ code: "no-such-session" });
     if (record.decisions.some((decision) => decision.itemId === itemId)) return refuse({ code: "already-decided" });
-    const [found, planned] = [decisionFor(record, session, item, day, kit), plannedOf(record, item)];
+    const [found, planned] = [decisionFor(record, session, item, day), plannedOf(record, item)];
     if (!found || !planned) return refuse({ code: "no-plan" });
     const { decision } = found;
     const move = chosen ?? decision.move;
     const overruled = move !== decision.move;
     const next = nextFor(found, move);
     const { side, pattern } = planned.rung;
-    const place = next && judged(record, next, side, day, kit);
+    const place = next && judged(record, next, side, day);
     if (overruled) {
       const isBlocked = place !== null && !place.ok && place.refusal.code === "blocked-by-limit";
       const refusal = overruleRefusal(decision, move, isBlocked, next, note);

@@ -2,7 +2,6 @@ import { readFileSync } from "node:fs";
 import { gunzipSync } from "node:zlib";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { DEFAULT_KIT } from "../../core/fit/context";
 import { currentPlans, fitContextOf } from "../../core/record/derive";
 import { inStudio, openOwnerOrm } from "../orm";
 import { listClients } from "../repos/client.repo";
@@ -81,7 +80,7 @@ describe("the demo of the release before", () => {
         read += record.sessions.length;
         expect(record.complaints).toHaveLength(1);
         expect(record.sessions.every(({ sets }) => sets.every(({ setting }) => !("version" in setting)))).toBe(true);
-        const context = fitContextOf(record, "2026-11-26", DEFAULT_KIT);
+        const context = fitContextOf(record, "2026-11-26");
         expect([line.name, context?.ceilings.length, context?.unusable.length]).toEqual([
           line.name,
           record.calmPoses.length > 0 ? 1 : 0,

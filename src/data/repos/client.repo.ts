@@ -3,7 +3,6 @@ import type { DailyTask } from "../../core/fit/daily";
 import type { CeilingDraft } from "../../core/limits/ceiling";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day, Limit } from "../../core/limits/limit";
-import type { MeasuredBand } from "../../core/mechanics/band";
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Clearance } from "../../core/progress/warning";
 import {
@@ -15,7 +14,6 @@ import {
   type MeasureFact,
 } from "../../core/record/record";
 import {
-  BandRow,
   BodyMeasureRow,
   CalmPoseRow,
   CeilingConfirmationRow,
@@ -184,19 +182,6 @@ export async function addCeiling(scope: Scope, em: EntityManager, clientId: stri
 /** A calm morning has confirmed it: kept, so that years later nobody needs that morning to know. */
 export async function confirmCeiling(scope: Scope, em: EntityManager, clientId: string, ceilingId: string, day: Day): Promise<void> {
   await em.insert(CeilingConfirmationRow, { ...stamp(scope), clientId, ceilingId, day });
-}
-
-/** Bands of the studio as they were last pulled, by name. */
-export async function listBands({ studioId }: Scope, em: EntityManager): Promise<MeasuredBand[]> {
-  const rows = await em.find(BandRow, { studioId }, { orderBy: { createdAt: "asc", id: "asc" } });
-  const latest = new Map(rows.map(({ name, restM, points }) => [name, { name, restM, points }]));
-  return [...latest.values()].toSorted((a, b) => a.name.localeCompare(b.name));
-}
-
-export async function addBand(scope: Scope, em: EntityManager, band: MeasuredBand, day: Day): Promise<void> {
-  const row = { ...stamp(scope), day, ...band };
-  await em.insert(BandRow, row);
-  await audit(scope, em, "measured", "band", row.id);
 }
 
 /** A clinician's clearance of one warning. */

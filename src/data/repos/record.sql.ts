@@ -81,5 +81,6 @@ select jsonb_build_object(
     from decision d join recent s on s.studio_id = d.studio_id and s.id = d.session_id),
   'warnings', (select coalesce(jsonb_agg(jsonb_build_object('sourceId', w.source_id, 'sign', w.sign, 'day', w.day, 'at', w.at) order by w.at), '[]') from said w),
   'clearances', (select coalesce(jsonb_agg(jsonb_build_object('id', c.id, 'day', c.day, 'by', c.by, 'role', c.role, 'note', c.note, 'sourceId', c.source_id, 'sign', c.sign) order by c.created_at), '[]')
-    from clearance c join mine using (studio_id, client_id))
+    from clearance c join mine using (studio_id, client_id)),
+  'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)
 ) as record`;

@@ -4,11 +4,13 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { Day } from "../../core/limits/limit";
 import type { ClientLine } from "../../core/record/record";
+import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";
 import { Page, Row, Soft } from "../kit/layout";
 import { ageOn, agoText } from "../text/day-text";
 import { responseText } from "../text/decision-text";
 import { color, media, size } from "../theme/tokens";
+import { Cushion } from "./cushion";
 
 const Lines = styled.ul`
   display: grid;
@@ -57,7 +59,14 @@ const Alarm = styled.strong`
 `;
 
 /** The studio's clients; one line each, one tap to Fit. */
-export function ClientList({ clients, studioName, today }: { clients: readonly ClientLine[]; studioName: string; today: Day }) {
+export function ClientList(props: {
+  clients: readonly ClientLine[];
+  studioName: string;
+  cushionM: number | null;
+  today: Day;
+  units: UnitSystem;
+}) {
+  const { clients, studioName, cushionM, today, units } = props;
   const [search, setSearch] = useState("");
   const wanted = search.trim().toLowerCase();
   const [withArchived, setWithArchived] = useState(false);
@@ -111,6 +120,9 @@ export function ClientList({ clients, studioName, today }: { clients: readonly C
           {listed.length === 0 && wanted === "" ? "No clients yet. Add the first one." : "Nobody by that name."}
         </p>
       )}
+      <p style={{ marginTop: 24 }}>
+        <Cushion cushionM={cushionM} units={units} />
+      </p>
     </Page>
   );
 }

@@ -164,11 +164,15 @@ function Working(
       <Stack>
         <ItemTabs items={plan.items} session={session} />
         <Row style={{ justifyContent: "space-between" }}>
-          <div>
+          <div style={{ flex: "1 1 260px" }}>
             <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
             <Soft>
               {settingText(session.place.setting, units)}; {doseText(dose, session.variation.startsBy)}
             </Soft>
+            {/* on a line of its own: its words change while a finger is on its way to a button */}
+            <div>
+              <SaveLine saved={session.log.saved} />
+            </div>
           </div>
           {props.tools}
         </Row>
@@ -246,7 +250,6 @@ export function FloorScreen(props: FloorScreenProps) {
   if (asking !== null) return only(<WhatNow session={session} units={units} />);
   const tools = (
     <Row $gap={16}>
-      <SaveLine saved={log.saved} />
       <CheckField label="Sound" isSelected={!isMuted} onChange={(isOn) => setMuted(!isOn)} />
       <CheckField label="Next set by itself" isSelected={isAuto} onChange={chooseAuto} />
       <Button onPress={session.end}>End session</Button>

@@ -1,4 +1,5 @@
 "use client";
+import { unstable_rethrow } from "next/navigation";
 import { useState, useTransition } from "react";
 import type { StepResult } from "../../actions/step";
 import { problemText } from "../text/problem-text";
@@ -17,7 +18,10 @@ export function useStep(): {
     take: (action, onTaken) =>
       start(async () => {
         setProblem(null);
-        const result = await action().catch(() => null);
+        const result = await action().catch((error: unknown) => {
+          unstable_rethrow(error); // where the studio sends us next
+          return null;
+        });
         if (result === null) setProblem("The server did not answer. Nothing you entered is lost; try again.");
         else if (result.ok) onTaken?.(result);
         else setProblem(problemText(result));

@@ -1,5 +1,4 @@
 "use client";
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
@@ -91,7 +90,6 @@ function ComplaintForm({ clientId, complaint, onDone }: { clientId: string; comp
 
 /** Putting away keeps everything; erasing keeps nothing, and asks for the name. */
 function EndForm({ client, today, onDone }: { client: ClientProfile; today: Day; onDone: () => void }) {
-  const router = useRouter();
   const [typed, setTyped] = useState("");
   const { take, isTaking, problem } = useStep();
   const isArchived = client.archivedDay !== null;
@@ -113,16 +111,7 @@ function EndForm({ client, today, onDone }: { client: ClientProfile; today: Day;
       </p>
       <TextField label={`Type "${client.name}" to erase`} value={typed} onChange={setTyped} />
       <Problem text={problem} />
-      <Button
-        $tone="danger"
-        isDisabled={isTaking || typed.trim() !== client.name}
-        onPress={() =>
-          take(
-            () => eraseClientAction(client.id),
-            () => router.push("/"),
-          )
-        }
-      >
+      <Button $tone="danger" isDisabled={isTaking || typed.trim() !== client.name} onPress={() => take(() => eraseClientAction(client.id))}>
         Erase everything of this client
       </Button>
     </Stack>

@@ -6,6 +6,10 @@ const SHORT_DASH = "–";
 export const lengthText = (lengthM: number, units: UnitSystem): string =>
   units === "metric" ? `${Math.round(lengthM * 100)} cm` : `${inFromM(lengthM).toFixed(1)} in`;
 
+/** Of something thin: to the half centimetre or the quarter inch. */
+export const thicknessText = (thicknessM: number, units: UnitSystem): string =>
+  units === "metric" ? `${trimmed(thicknessM * 100)} cm` : `${Math.round(inFromM(thicknessM) * 4) / 4} in`;
+
 export function statureText(heightM: number, units: UnitSystem): string {
   if (units === "metric") return `${Math.round(heightM * 100)} cm`;
   const inches = Math.round(inFromM(heightM));

@@ -1,5 +1,4 @@
 import Link from "next/link";
-import { DEFAULT_KIT } from "../../../../core/fit/context";
 import { strictestLimitScore } from "../../../../core/limits/complaint";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import { isCeilingProvisional } from "../../../../core/record/history";
@@ -12,7 +11,7 @@ export default async function FitPage({ params }: { params: Promise<{ clientId: 
   const { clientId } = await params;
   const { today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
-  const context = fitContextOf(record, today, DEFAULT_KIT);
+  const context = fitContextOf(record, today);
   if (!context)
     return (
       <MessageScreen title="No body yet">

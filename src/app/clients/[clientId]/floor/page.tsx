@@ -1,6 +1,5 @@
 import Link from "next/link";
 import { isInCatalogue } from "../../../../core/catalogue/catalogue";
-import { DEFAULT_KIT } from "../../../../core/fit/context";
 import { strictestLimitScore } from "../../../../core/limits/complaint";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
 import { plannedOf } from "../../../../core/record/history";
@@ -16,7 +15,7 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
   const { clientId } = await params;
   const { today, unitSystem, scope } = await requireSignedIn();
   const record = await requireRecord(clientId);
-  const context = fitContextOf(record, today, DEFAULT_KIT);
+  const context = fitContextOf(record, today);
   const session =
     record.sessions.findLast(({ day, endedAt }) => day === today && endedAt === null) ??
     record.sessions.findLast(({ day }) => day === today);

@@ -1,4 +1,3 @@
-import { DEFAULT_KIT } from "../../../../core/fit/context";
 import { fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import { ceilingProposal, isCeilingProvisional } from "../../../../core/record/history";
 import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
@@ -10,7 +9,7 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
   const { clientId } = await params;
   const { today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
-  const context = fitContextOf(record, today, DEFAULT_KIT);
+  const context = fitContextOf(record, today);
   const ceilings = context?.ceilings ?? [];
   const proposal = context && ceilingProposal(record, context);
   return (

@@ -8,7 +8,7 @@ import { leversOf } from "../../../../core/templates/form";
 import type { Setting } from "../../../../core/templates/lever";
 import type { Subject } from "../../../../core/templates/template";
 import { readStudio } from "../../../../data/orm";
-import { listBands } from "../../../../data/repos/client.repo";
+import { listBands } from "../../../../data/repos/studio.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { ModelScreen } from "../../../../ui/model/model-screen";

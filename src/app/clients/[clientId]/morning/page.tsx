@@ -1,4 +1,3 @@
-import { DEFAULT_KIT } from "../../../../core/fit/context";
 import { decisionFor, undecidedItems } from "../../../../core/record/derive";
 import { plannedOf, responseTo } from "../../../../core/record/history";
 import { requireRecord } from "../../../../server/record";
@@ -21,7 +20,7 @@ export default async function MorningPage({ params }: { params: Promise<{ client
           .flatMap(({ item }) => {
             const rung = plannedOf(record, item)?.rung;
             if (!rung) return [];
-            const deciding = session.day <= today ? decisionFor(record, session, item, today, DEFAULT_KIT) : null;
+            const deciding = session.day <= today ? decisionFor(record, session, item, today) : null;
             return [{ itemId: item.id, variationId: rung.variationId, name: itemName(rung), deciding }];
           }),
       }

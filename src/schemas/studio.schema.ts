@@ -1,4 +1,5 @@
 import Joi from "joi";
+import { CUSHION_LIMITS_M } from "../core/fit/context";
 import { BAND_LIMITS, type MeasuredBand } from "../core/mechanics/band";
 import { within, words } from "./fields";
 
@@ -17,3 +18,6 @@ export const bandSchema = Joi.object<MeasuredBand>({
     .max(BAND_LIMITS.pointCount.max)
     .required(),
 });
+
+/** A cushion as thick as it is under a sitting client. */
+export const cushionSchema = Joi.object<{ thicknessM: number }>({ thicknessM: within(CUSHION_LIMITS_M).required() });

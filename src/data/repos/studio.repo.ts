@@ -1,0 +1,32 @@
+import type { EntityManager } from "@mikro-orm/postgresql";
+import type { Day } from "../../core/limits/limit";
+import type { MeasuredBand } from "../../core/mechanics/band";
+import { BandRow, CushionRow } from "../entities";
+import { audit, type Scope, stamp } from "../scope";
+
+/** What stands around in the studio, as it was measured there. */
+
+/** Bands of the studio as they were last pulled, by name. */
+export async function listBands({ studioId }: Scope, em: EntityManager): Promise<MeasuredBand[]> {
+  const rows = await em.find(BandRow, { studioId }, { orderBy: { createdAt: "asc", id: "asc" } });
+  const latest = new Map(rows.map(({ name, restM, points }) => [name, { name, restM, points }]));
+  return [...latest.values()].toSorted((a, b) => a.name.localeCompare(b.name));
+}
+
+export async function addBand(scope: Scope, em: EntityManager, band: MeasuredBand, day: Day): Promise<void> {
+  const row = { ...stamp(scope), day, ...band };
+  await em.insert(BandRow, row);
+  await audit(scope, em, "measured", "band", row.id);
+}
+
+/** How thick one cushion is under a client; null until somebody measured one. */
+export async function cushionOf({ studioId }: Scope, em: EntityManager): Promise<number | null> {
+  const row = await em.findOne(CushionRow, { studioId }, { orderBy: { createdAt: "desc", id: "desc" } });
+  return row?.thicknessM ?? null;
+}
+
+export async function addCushion(scope: Scope, em: EntityManager, thicknessM: number, day: Day): Promise<void> {
+  const row = { ...stamp(scope), day, thicknessM };
+  await em.insert(CushionRow, row);
+  await audit(scope, em, "measured", "cushion", row.id);
+}
