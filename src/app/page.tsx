@@ -10,7 +10,7 @@ export default async function ClientsPage() {
   const [clients, cushionM] = await readStudio(scope.studioId, async (em) => [await listClients(scope, em), await cushionOf(scope, em)]);
   return (
     <>
-      <Header units={unitSystem} />
+      <Header units={unitSystem} owner={scope} />
       <ClientList clients={clients} studioName={studioName} cushionM={cushionM} today={today} units={unitSystem} />
     </>
   );

@@ -77,6 +77,10 @@ export const FloorEventRow = defineEntity({
     deviceId: p.string(),
     kind: p.string().$type<FloorEventBody["kind"]>(),
     payload: p.json<FloorEventBody>(),
+    sequence: p.bigint("number"),
+    /** By how much the device's clock was ahead of the studio's when it sent this. */
+    clockOffsetMs: p.double().$type<number>(),
+    receipt: p.bigint("number").persist(false),
     occurredAt: p.datetime(),
     receivedAt: p.datetime(),
     createdBy: p.string(),

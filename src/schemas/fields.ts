@@ -17,11 +17,24 @@ export const day = Joi.string()
       return helpers.error("day.none");
     }
   });
-export const uuid = Joi.string().uuid();
+/** Upper case is taken, and made lower. */
+export const uuid = Joi.string().uuid().lowercase().prefs({ convert: true });
+/** Text that the database can keep: no NUL, no half of a character. */
+export const text = (max: number) =>
+  Joi.string()
+    .max(max)
+    .custom((value: string, helpers) => (value.includes("\0") || !value.isWellFormed() ? helpers.error("text.unkept") : value));
+/** An instant between 1900 and 2100. */
+export const instant = Joi.string()
+  .isoDate()
+  .custom((value: string, helpers) => {
+    const at = Date.parse(value);
+    return at >= Date.parse(YEARS.min) && at <= Date.parse(`${YEARS.max}T23:59:59Z`) ? value : helpers.error("day.none");
+  });
 export const side = Joi.string().valid("left", "right");
 export const channelSide = Joi.string().valid("left", "right", "both");
 /** Typed words: spaces around them are taken off, not complained about. Nothing else is ever converted. */
-const typed = (max: number) => Joi.string().trim().max(max).prefs({ convert: true });
+const typed = (max: number) => text(max).trim().prefs({ convert: true });
 export const words = (max: number) => typed(max).min(1);
 export const maybeWords = (max: number) => typed(max).allow("");
 

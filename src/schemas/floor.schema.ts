@@ -2,11 +2,11 @@ import Joi from "joi";
 import { type FloorEvent, SET_ENDS } from "../core/floor/events";
 import { WARNING_SIGNS } from "../core/limits/clinician";
 import { PAIN_SCALE } from "../core/progress/morning";
-import { lever, settingSchema, uuid, within } from "./fields";
+import { instant, lever, settingSchema, text, uuid, within } from "./fields";
 
 const painScore = within(PAIN_SCALE);
 const repetitions = Joi.number().integer().min(0).max(200);
-const faults = Joi.array().items(Joi.string().max(60)).max(20);
+const faults = Joi.array().max(20).items(text(60));
 const leftInTank = Joi.number().integer().min(0).max(20);
 const endedBy = Joi.string().valid(...SET_ENDS);
 const kind = Joi.any();
@@ -19,7 +19,7 @@ const bodies = {
     painScore: painScore.required(),
     newSwelling: Joi.boolean().required(),
     choice: Joi.string().valid("as-planned", "ease-all", "stop").required(),
-    note: Joi.string().max(400),
+    note: text(400),
   }),
   "set-ended": Joi.object({
     kind,
@@ -40,7 +40,7 @@ const bodies = {
       .items(Joi.object({ lever: lever.required(), from: Joi.number().required(), to: Joi.number().required() }))
       .max(10)
       .required(),
-    to: Joi.object({ variationId: Joi.string().max(80).required(), setting: settingSchema.required() }).required(),
+    to: Joi.object({ variationId: text(80).required(), setting: settingSchema.required() }).required(),
     setCount: Joi.number().integer().min(1).max(20).allow(null).required(),
   }),
   "ease-undone": Joi.object({ kind, easedEventId: uuid.required() }),
@@ -61,20 +61,21 @@ const bodySchema = Joi.alternatives().conditional(".kind", {
   ),
 });
 
-/** One batch from a device. */
-export const floorBatchSchema = Joi.array<FloorEvent[]>()
-  .items(
-    Joi.object({
-      id: uuid.required(),
-      deviceId: Joi.string().max(60).required(),
-      sessionId: uuid.required(),
-      occurredAt: Joi.string().isoDate().required(),
-      body: bodySchema.required(),
-    }),
-  )
-  .min(1)
-  .max(200)
-  .required();
+/** One event as its device sends it. Each is judged by itself, so that a bad one spoils no other. */
+export const floorEventSchema = Joi.object<FloorEvent>({
+  id: uuid.required(),
+  deviceId: text(60).required(),
+  sessionId: uuid.required(),
+  sequence: Joi.number().integer().min(0).max(Number.MAX_SAFE_INTEGER).required(),
+  occurredAt: instant.required(),
+  body: bodySchema.required(),
+});
+export const MOST_EVENTS = 200;
+/** A batch: when it was sent by the device's clock, and its events as they are. */
+export const floorBatchSchema = Joi.object<{ sentAt: string; events: unknown[] }, true>({
+  sentAt: instant.required(),
+  events: Joi.array().max(MOST_EVENTS).required(),
+});
 
 /** What may be put right about a session of any day, from Review. */
 export const sessionCorrectionSchema = Joi.object<

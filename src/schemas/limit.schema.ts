@@ -5,7 +5,7 @@ import { type Limit, LIMIT_BOUNDS, LIMIT_CHANNELS, type LimitRule, ROOM_BOUNDS }
 import type { Clearance } from "../core/progress/warning";
 import type { CalmPoseFact } from "../core/record/record";
 import { TRAITS } from "../core/templates/template";
-import { channelSide, day, maybeWords, settingSchema, side, uuid, variationId, within, words } from "./fields";
+import { channelSide, day, maybeWords, settingSchema, side, text, uuid, variationId, within, words } from "./fields";
 
 const mostOf = LIMIT_CHANNELS.map((channel) => ({ is: channel, then: within(LIMIT_BOUNDS[channel]).required() }));
 
@@ -50,7 +50,7 @@ export const liftSchema = Joi.object<NewLift, true>({
 export type NewClearance = Omit<Clearance, "id" | "day">;
 export const clearanceSchema = Joi.object<NewClearance, true>({
   sourceId: uuid.required(),
-  sign: Joi.string().max(40).required(),
+  sign: text(40).required(),
   by: words(80).required(),
   role: Joi.string()
     .valid(...CLINICIAN_ROLES)

@@ -12,7 +12,7 @@ import {
   solveInputSchema,
   stairInputSchema,
 } from "./core-input.schema";
-import { floorBatchSchema, sessionCorrectionSchema } from "./floor.schema";
+import { floorBatchSchema, floorEventSchema, MOST_EVENTS, sessionCorrectionSchema } from "./floor.schema";
 import { calmPoseSchema, clearanceSchema, liftSchema, newLimitSchema } from "./limit.schema";
 import { parse } from "./parse";
 import { decisionChoiceSchema, doseSchema, morningSchema, rungChoiceSchema } from "./plan.schema";
@@ -49,8 +49,9 @@ const CLEARANCE = { sourceId: ID, sign: "faint", by: "Dr Vane", role: "doctor", 
 const RUNG = { ...CHOSEN, side: "right", dose, note: "" };
 const MORNING = { sessionId: ID, pains: [{ complaintId: ID, painScore: 2 }], newSwelling: false, warningSigns: [] };
 const CALM = { id: ID, side: "right", limitedBy: "kneecap", ...CHOSEN, shareFraction: null, shankLeanDeg: 26, trunkLeanDeg: null };
-const EVENT = { id: ID, deviceId: "tablet", sessionId: ID, occurredAt: "2026-11-26T16:00:00.000Z" };
-const event = (body: object): object[] => [{ ...EVENT, body }];
+const EVENT = { id: ID, deviceId: "tablet", sequence: 1, sessionId: ID, occurredAt: "2026-11-26T16:00:00.000Z" };
+const event = (body: object): object => ({ ...EVENT, body });
+const SENT = { sentAt: EVENT.occurredAt };
 const SESSION = { day: "2026-11-20", sets: [], eased: false, response: null, newSwelling: false, warningSigns: [] };
 
 const CEILING = {
@@ -91,20 +92,21 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
   ["a rung", rungChoiceSchema, RUNG],
   ["a morning", morningSchema, MORNING],
   ["a decision", decisionChoiceSchema, { sessionId: ID, itemId: ID, move: "build", note: "felt easy" }],
-  ["a check-in", floorBatchSchema, event({ kind: "checked-in", painScore: 1, newSwelling: false, choice: "as-planned" })],
+  ["a check-in", floorEventSchema, event({ kind: "checked-in", painScore: 1, newSwelling: false, choice: "as-planned" })],
   [
     "a set",
-    floorBatchSchema,
+    floorEventSchema,
     event({ kind: "set-ended", setId: ID, itemId: ID, setting: {}, repetitions: 12, painScore: null, faults: [], endedBy: "sharp" }),
   ],
-  ["a correction", floorBatchSchema, event({ kind: "set-corrected", setId: ID, change: { leftInTank: 2 } })],
+  ["a correction", floorEventSchema, event({ kind: "set-corrected", setId: ID, change: { leftInTank: 2 } })],
   [
     "an ease",
-    floorBatchSchema,
+    floorEventSchema,
     event({ kind: "eased", itemId: ID, levers: [{ lever: "seatHeightM", from: 0.6, to: 0.65 }], to: CHOSEN, setCount: null }),
   ],
-  ["an undone ease", floorBatchSchema, event({ kind: "ease-undone", easedEventId: ID })],
-  ["the end of a session", floorBatchSchema, event({ kind: "session-ended" })],
+  ["an undone ease", floorEventSchema, event({ kind: "ease-undone", easedEventId: ID })],
+  ["the end of a session", floorEventSchema, event({ kind: "session-ended" })],
+  ["a batch of whatever the device has", floorBatchSchema, { ...SENT, events: [null, 3, event({})] }],
   ["a demand", demandInputSchema, { ...SUBJECT, ...CHOSEN }],
   [
     "a demand under a measured posture",
@@ -218,22 +220,57 @@ const BAD: readonly [string, Joi.Schema, unknown, string, string][] = [
     "sessionId",
     "string.guid",
   ],
-  ["an event of no known kind", floorBatchSchema, event({ kind: "conjured" }), "0.body", "any.unknown"],
+  ["an event of no known kind", floorEventSchema, event({ kind: "conjured" }), "body", "any.unknown"],
   [
     "an event with more than it should carry",
-    floorBatchSchema,
+    floorEventSchema,
     event({ kind: "session-ended", painScore: 2 }),
-    "0.body.painScore",
+    "body.painScore",
     "object.unknown",
   ],
   [
     "a set of a thousand repetitions",
-    floorBatchSchema,
+    floorEventSchema,
     event({ kind: "set-corrected", setId: ID, change: { repetitions: 1000 } }),
-    "0.body.change.repetitions",
+    "body.change.repetitions",
     "number.max",
   ],
-  ["an empty batch", floorBatchSchema, [], "", "array.min"],
+  [
+    "an event of the year 1",
+    floorEventSchema,
+    { ...event({ kind: "session-ended" }), occurredAt: "0001-01-01T00:00:00.000Z" },
+    "occurredAt",
+    "day.none",
+  ],
+  [
+    "an event that gives its own receipt",
+    floorEventSchema,
+    { ...event({ kind: "session-ended" }), receipt: 3 },
+    "receipt",
+    "object.unknown",
+  ],
+  [
+    "a device whose name is half a character",
+    floorEventSchema,
+    { ...event({ kind: "session-ended" }), deviceId: "a\ud800" },
+    "deviceId",
+    "text.unkept",
+  ],
+  [
+    "a note with a NUL in it",
+    floorEventSchema,
+    event({ kind: "checked-in", painScore: 1, newSwelling: false, choice: "stop", note: "a\0b" }),
+    "body.note",
+    "text.unkept",
+  ],
+  [
+    "more events than a batch holds",
+    floorBatchSchema,
+    { ...SENT, events: Array.from({ length: MOST_EVENTS + 1 }, () => null) },
+    "events",
+    "array.max",
+  ],
+  ["a batch of no time", floorBatchSchema, { events: [] }, "sentAt", "any.required"],
   [
     "a lever upside down",
     solveInputSchema,

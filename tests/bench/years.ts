@@ -26,6 +26,7 @@ async function history(studio: TestStudio, sessionCount: number): Promise<void> 
       const event = (minute: number, body: Parameters<typeof appendFloorEvents>[2][number]["body"]) => ({
         id: newUuid(),
         deviceId: "t",
+        sequence: minute,
         sessionId,
         occurredAt: at(minute),
         body,

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
+import { address, expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
 
 test("sign-in, clients and the form for a new one are accessible", async ({ page }) => {
   await page.goto("/sign-in");
@@ -177,9 +177,18 @@ test("another studio's client is not found, and its floor takes nothing", async 
   await page.goto(`/clients/${client?.id}/fit`);
   await expect(page.getByRole("heading", { name: "Not here" })).toBeVisible();
   const body = { kind: "session-ended" };
-  const event = { id: crypto.randomUUID(), deviceId: "x", sessionId: session?.id, occurredAt: new Date().toISOString(), body };
-  expect((await page.request.post("/api/floor", { data: [event] })).status()).toBe(404);
-  expect((await page.request.post("/api/floor", { data: [{ ...event, body: { kind: "conjured" } }] })).status()).toBe(400);
+  const now = new Date().toISOString();
+  const event = { id: crypto.randomUUID(), deviceId: "x", sequence: 1, sessionId: session?.id, occurredAt: now, body };
+  const bad = { ...event, id: crypto.randomUUID(), body: { kind: "conjured" } };
+  const sent = await page.request.post("/api/floor", { data: { sentAt: now, events: [bad, event] }, headers: { origin: address } });
+  expect(await sent.json()).toEqual({
+    received: [],
+    refused: [
+      { id: bad.id, code: "bad-input" },
+      { id: event.id, code: "unknown-session" },
+    ],
+  });
+  expect(await (await page.request.get(`/api/floor/${session?.id}`)).json()).toMatchObject({ events: [] });
 });
 
 test("without signing in there is nothing but the sign-in page, under a strict content policy", async ({ page }) => {
@@ -189,4 +198,21 @@ test("without signing in there is nothing but the sign-in page, under a strict c
   expect(policy).toContain("script-src 'self' 'nonce-");
   expect(policy).not.toMatch(/script-src[^;]*unsafe/);
   expect((await page.request.post("/api/floor", { data: [] })).status()).toBe(401);
+});
+
+test("the floor's door takes JSON of our own pages, of a bounded size, and nothing else", async ({ trainer: page }) => {
+  const post = (data: string, headers: Record<string, string>) =>
+    page.request.post("/api/floor", {
+      data: Buffer.from(data),
+      headers: { origin: address, "content-type": "application/json", ...headers },
+    });
+  const empty = JSON.stringify({ sentAt: new Date().toISOString(), events: [] });
+  expect((await post(empty, {})).status()).toBe(200);
+  expect((await post(empty, { origin: "https://elsewhere.example" })).status()).toBe(403);
+  expect((await post(empty, { "content-type": "text/plain" })).status()).toBe(415);
+  expect((await post("{", {})).status()).toBe(400);
+  expect((await post("[]", {})).status()).toBe(400);
+  const startedMs = Date.now();
+  const large = await post(`"${"a".repeat(10 * 1024 * 1024)}"`, {});
+  expect([large.status(), (await large.body()).length < 200, Date.now() - startedMs < 2000]).toEqual([413, true, true]);
 });

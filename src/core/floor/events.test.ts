@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { asksAtOnce, type FloorEvent, type FloorEventBody, floorState, placeNow, SET_ENDS, unansweredSet } from "./events";
+import { asksAtOnce, type FloorEvent, type FloorEventBody, floorState, inOrder, placeNow, SET_ENDS, unansweredSet } from "./events";
 
 let made = 0;
 const event = (body: FloorEventBody, second: number): FloorEvent => ({
   id: `event-${made++}`,
   deviceId: "tablet",
+  sequence: second,
   sessionId: "session",
   occurredAt: new Date(Date.UTC(2026, 10, 26, 16, 0, second)).toISOString(),
   body,
@@ -106,5 +107,59 @@ describe("what the floor asks about", () => {
     expect(asked(event({ kind: "item-stopped", itemId: "other" }, 11))).toBe("s");
     expect(asked(event({ kind: "session-ended" }, 11))).toBeNull();
     expect(unansweredSet(floorState([eased(5), sharp]), 3)?.id).toBe("s");
+  });
+});
+
+describe("no clock orders a session", () => {
+  const at = (minutes: number, of: FloorEvent, more: Partial<FloorEvent>): FloorEvent => ({
+    ...of,
+    ...more,
+    occurredAt: new Date(Date.parse(of.occurredAt) + minutes * 60_000).toISOString(),
+  });
+  test("200 of 200 corrections count from tablets a day and two minutes apart, and the last received wins", () => {
+    let counted = 0;
+    for (let i = 0; i < 200; i++) {
+      const [aheadMinutes, behindMinutes] = [i % 2 === 0 ? 24 * 60 : 2, i % 3 === 0 ? -24 * 60 : -2];
+      const set = at(aheadMinutes, ended("x", 60), { receipt: 1, deviceId: "fast", sequence: 900 });
+      const first = at(aheadMinutes, event({ kind: "set-corrected", setId: "x", change: { repetitions: 5 } }, 1), {
+        receipt: 2,
+        deviceId: "fast",
+      });
+      const last = at(behindMinutes, event({ kind: "set-corrected", setId: "x", change: { repetitions: 7 } }, 2), {
+        receipt: 3,
+        deviceId: "slow",
+      });
+      if (floorState([last, first, set]).sets[0]?.repetitions === 7) counted++;
+    }
+    expect(counted).toBe(200);
+  });
+  test("what only this tablet knows comes after what the studio has, in the order of its taps", () => {
+    const here = [event({ kind: "session-ended" }, 8), event({ kind: "session-continued" }, 9)] as const;
+    const there = at(60 * 24, event({ kind: "session-ended" }, 500), { receipt: 12 });
+    expect(floorState([here[1], there, here[0]]).endedAt).toBeNull();
+    expect(floorState([{ ...here[1], sequence: 7 }, there, here[0]]).endedAt).not.toBeNull();
+  });
+  test("an event that comes back from the studio takes its place there, and counts once", () => {
+    const mine = ended("a", 5);
+    const ordered = inOrder([mine, at(0, ended("b", 1), { receipt: 4 }), { ...mine, receipt: 3 }]);
+    expect(ordered.map(({ receipt }) => receipt)).toEqual([3, 4]);
+  });
+  test("a warning sign tapped anywhere stops, whatever comes before or after it", () => {
+    const sign = at(-60 * 24, event({ kind: "warning-sign", sign: "chest-pain" }, 1), { receipt: 2, deviceId: "slow" });
+    expect(floorState([sign, ...SESSION.map((each, i) => ({ ...each, receipt: 10 + i }))]).warnings).toHaveLength(1);
+  });
+  test("an ease answers only a set that came before it", () => {
+    const sharp = { ...ended("s", 10, { endedBy: "sharp" }), receipt: 5 };
+    expect(unansweredSet(floorState([{ ...eased(900), receipt: 4 }, sharp]), 3)?.id).toBe("s");
+    expect(unansweredSet(floorState([{ ...eased(1), receipt: 6 }, sharp]), 3)).toBeNull();
+  });
+  test("an ease undone before it arrives is undone", () => {
+    const ease = eased(10);
+    expect(
+      floorState([
+        { ...event({ kind: "ease-undone", easedEventId: ease.id }, 9), receipt: 1 },
+        { ...ease, receipt: 2 },
+      ]).eases,
+    ).toEqual([]);
   });
 });

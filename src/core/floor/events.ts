@@ -51,9 +51,21 @@ export interface FloorEvent {
   id: string;
   deviceId: string;
   sessionId: string;
-  /** ISO 8601, UTC, from the device's clock. */
+  /** The device's own count: what it was told, in the order of the taps. */
+  sequence: number;
+  /** The studio's count, in the order it received them; none until it has. */
+  receipt?: number;
+  /** ISO 8601, UTC, from the device's clock. To be read, never to order by: clocks are wrong. */
   occurredAt: string;
   body: FloorEventBody;
+}
+
+/** Why the studio did not take an event. It is kept on the device, and may be sent again once the cause is gone. */
+export type EventRefusal = "bad-input" | "unknown-session" | "unknown-item" | "id-elsewhere";
+/** What the studio says to a batch: every id is in one of the two, or was not reached. */
+export interface Verdict {
+  received: string[];
+  refused: { id: string; code: EventRefusal }[];
 }
 
 export interface FloorSet extends PerformedSet {
@@ -61,10 +73,12 @@ export interface FloorSet extends PerformedSet {
   itemId: string;
   setting: Setting;
   endedAt: string;
+  /** Its place among the events of the session. */
+  order: number;
 }
 export interface FloorEase {
   eventId: string;
-  at: string;
+  order: number;
   itemId: string;
   levers: readonly LeverChange[];
   to: Place;
@@ -81,26 +95,39 @@ export interface FloorState {
   endedAt: string | null;
 }
 
+/** One of each id, in order: as the studio received them, then what only this device knows, as it was tapped. */
+export function inOrder(events: readonly FloorEvent[]): FloorEvent[] {
+  const unique = new Map<string, FloorEvent>();
+  for (const event of events) if (unique.get(event.id)?.receipt === undefined) unique.set(event.id, event);
+  return [...unique.values()].sort(
+    (a, b) => (a.receipt ?? Infinity) - (b.receipt ?? Infinity) || a.sequence - b.sequence || a.id.localeCompare(b.id),
+  );
+}
+
 /**
- * A session from its events, whatever order and however often they arrived: duplicates by id count once, and the
- * device's clock, then the id, orders them. A set that is voided stays voided; a warning sign is never taken back.
+ * A session from its events, whatever order and however often they arrived. No clock orders them: see `inOrder`. A set
+ * is there before its corrections; one that is voided stays voided; a warning sign is never taken back.
  */
 export function floorState(events: readonly FloorEvent[]): FloorState {
-  const unique = [...new Map(events.map((event) => [event.id, event])).values()];
-  unique.sort((a, b) => a.occurredAt.localeCompare(b.occurredAt) || a.id.localeCompare(b.id));
+  const ordered = inOrder(events);
   const sets = new Map<string, FloorSet>();
   const voided = new Set<string>();
+  const undone = new Set(ordered.flatMap(({ body }) => (body.kind === "ease-undone" ? [body.easedEventId] : [])));
   const state: Omit<FloorState, "sets"> = { checkIn: null, eases: [], stoppedItemIds: [], warnings: [], endedAt: null };
-  for (const { id, occurredAt, body } of unique) {
+  ordered.forEach(({ occurredAt, body }, order) => {
+    if (body.kind !== "set-ended") return;
+    const { setId, itemId, setting, repetitions, painScore, faults, endedBy } = body;
+    const set = { id: setId, itemId, setting, repetitions, painScore, leftInTank: null, faults, endedBy, endedAt: occurredAt, order };
+    sets.set(setId, set);
+  });
+  for (const [order, { id, occurredAt, body }] of ordered.entries()) {
     switch (body.kind) {
+      case "set-ended":
+      case "ease-undone":
+        break; // read above
       case "checked-in": {
         const { painScore, newSwelling, choice } = body;
         state.checkIn = { painScore, newSwelling, choice };
-        break;
-      }
-      case "set-ended": {
-        const { setId, itemId, setting, repetitions, painScore, faults, endedBy } = body;
-        sets.set(setId, { id: setId, itemId, setting, repetitions, painScore, leftInTank: null, faults, endedBy, endedAt: occurredAt });
         break;
       }
       case "set-corrected": {
@@ -115,10 +142,8 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         voided.add(body.setId);
         break;
       case "eased":
-        state.eases.push({ eventId: id, at: occurredAt, itemId: body.itemId, levers: body.levers, to: body.to, setCount: body.setCount });
-        break;
-      case "ease-undone":
-        state.eases = state.eases.filter(({ eventId }) => eventId !== body.easedEventId);
+        if (!undone.has(id))
+          state.eases.push({ eventId: id, order, itemId: body.itemId, levers: body.levers, to: body.to, setCount: body.setCount });
         break;
       case "warning-sign":
         state.warnings.push({ eventId: id, sign: body.sign, at: occurredAt });
@@ -154,6 +179,6 @@ export const asksAtOnce = (set: Pick<PerformedSet, "endedBy" | "painScore">, lim
 export function unansweredSet({ sets, eases, stoppedItemIds, endedAt }: FloorState, limitScore: number): FloorSet | null {
   const last = sets.at(-1);
   if (!last || endedAt !== null || !asksAtOnce(last, limitScore)) return null;
-  const isEased = eases.some(({ itemId, at }) => itemId === last.itemId && at >= last.endedAt);
+  const isEased = eases.some(({ itemId, order }) => itemId === last.itemId && order > last.order);
   return isEased || stoppedItemIds.includes(last.itemId) ? null : last;
 }

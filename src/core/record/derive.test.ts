@@ -24,7 +24,7 @@ const subject = (of: ClientRecord) => {
   return found;
 };
 const EASED: SessionFact["eases"] = [
-  { eventId: "e", at: "", itemId: "item-s2", levers: [], to: { variationId: "raised-sit-to-stand", setting: {} }, setCount: null },
+  { eventId: "e", order: 0, itemId: "item-s2", levers: [], to: { variationId: "raised-sit-to-stand", setting: {} }, setCount: null },
 ];
 
 describe("a decision", () => {

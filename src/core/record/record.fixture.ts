@@ -17,6 +17,7 @@ export const doneSet = (itemId: string, n: number, more: Partial<FloorSet> = {})
   faults: [],
   endedBy: "pain-tap",
   endedAt: "",
+  order: n,
   ...more,
 });
 export const doneSession = (id: string, day: string, more: Partial<SessionFact> & { prescriptionId?: string } = {}): SessionFact => {

@@ -1,7 +1,7 @@
 import { uniformInt } from "pure-rand/distribution/uniformInt";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import type { Dose, Variation } from "../../core/catalogue/variation";
-import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
+import type { FloorEventBody, FloorEvent } from "../../core/floor/events";
 import type { Setting } from "../../core/templates/lever";
 import type { DemoClient } from "./people.data";
 
@@ -51,6 +51,7 @@ export function sessionEvents(
     return {
       id: newId(),
       deviceId: "studio-tablet",
+      sequence: atS,
       sessionId,
       occurredAt: new Date(startedAt.getTime() + atS * 1000).toISOString(),
       body,

@@ -96,7 +96,7 @@ async function trainingDay(
   const startedAt = new Date(`${day}T16:04:00Z`);
   const events = sessionEvents(scripts, { sessionId, newId, baselineScore: usualOf(person) }, startedAt, chance);
   const taken = await appendFloorEvents(scope, em, events, new Date(startedAt.getTime() + 3_600_000));
-  if (!taken.ok) throw new Error("the demo's floor events were refused");
+  if (taken.refused.length > 0) throw new Error("the demo's floor events were refused");
   const morning = dayPlus(day, 1);
   if (morning > today) return;
   const { painScore, newSwelling } = morningAfter(Math.max(...scripts.map(({ strain }) => strain)), usualOf(person), chance);

@@ -42,8 +42,8 @@ async function trained(studio: TestStudio) {
     endedBy: "pain-tap",
   } as const;
   const events = [
-    { ...event, id: newUuid(), occurredAt: "2026-10-06T16:00:00.000Z", body: { ...set, faults: [] } },
-    { ...event, id: newUuid(), occurredAt: "2026-10-06T16:10:00.000Z", body: { kind: "session-ended" } as const },
+    { ...event, sequence: 1, id: newUuid(), occurredAt: "2026-10-06T16:00:00.000Z", body: { ...set, faults: [] } },
+    { ...event, sequence: 2, id: newUuid(), occurredAt: "2026-10-06T16:10:00.000Z", body: { kind: "session-ended" } as const },
   ];
   await inTest(orm, studio.scope, (em) => appendFloorEvents(studio.scope, em, events, NOW));
   return { ...ids, setId };

@@ -93,7 +93,7 @@ export const correctSession = (
       if (body.kind !== "session-continued" && !session.sets.some(({ id }) => id === body.setId)) return refuse({ code: "no-such-set" });
       const isTaken = sessions.some(({ id, day, endedAt }) => id !== sessionId && day === session.day && endedAt === null);
       if (body.kind === "session-continued" && isTaken) return refuse({ code: "another-is-open" });
-      const event = { id: newUuid(), deviceId: REVIEW_DEVICE, sessionId, occurredAt: now.toISOString(), body };
+      const event = { id: newUuid(), deviceId: REVIEW_DEVICE, sequence: now.getTime(), sessionId, occurredAt: now.toISOString(), body };
       await appendFloorEvents(scope, em, [event], now);
       return { ok: true };
     },

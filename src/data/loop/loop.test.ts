@@ -53,12 +53,13 @@ async function trainWell({ scope }: TestStudio, { sessionId, itemId }: { session
       faults: [],
       endedBy: "pain-tap",
     } as const;
-    return { id: newUuid(), deviceId: "t", sessionId, occurredAt: at(i), body: { ...body, faults: [] } };
+    return { id: newUuid(), deviceId: "t", sequence: i, sessionId, occurredAt: at(i), body: { ...body, faults: [] } };
   });
   const lastSetId = sets[2]?.body.setId ?? "";
   const tank = {
     id: newUuid(),
     deviceId: "t",
+    sequence: 9,
     sessionId,
     occurredAt: at(9),
     body: { kind: "set-corrected" as const, setId: lastSetId, change: { leftInTank: 3 } },

@@ -4,6 +4,7 @@ import { Migration0002 } from "./migration-0002";
 import { Migration0003 } from "./migration-0003";
 import { Migration0004 } from "./migration-0004";
 import { Migration0005 } from "./migration-0005";
+import { Migration0006 } from "./migration-0006";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -11,4 +12,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0003", class: Migration0003 },
   { name: "migration-0004", class: Migration0004 },
   { name: "migration-0005", class: Migration0005 },
+  { name: "migration-0006", class: Migration0006 },
 ];

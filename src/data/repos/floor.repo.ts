@@ -1,50 +1,56 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { type FloorEvent, floorState } from "../../core/floor/events";
-import { FloorEventRow, PerformedSetRow, SessionItemRow, SessionRow } from "../loop-entities";
-import type { Scope } from "../scope";
+import { type EventRefusal, type FloorEvent, floorState, type Verdict } from "../../core/floor/events";
+import { PerformedSetRow, SessionItemRow, SessionRow } from "../loop-entities";
+import { audit, type Scope } from "../scope";
 import { toStored } from "../setting";
 
 const READ = { disableIdentityMap: true } as const;
 
-export type AppendResult = { ok: true; received: string[] } | { ok: false; unknownSessionIds: string[] };
+// in the order of the device's taps: receipts are given in that order
+const INSERT_SQL = `
+insert into floor_event (studio_id, id, session_id, device_id, kind, payload, sequence, clock_offset_ms, occurred_at, received_at, created_by)
+select ?, e.id, e."sessionId", e."deviceId", e.body ->> 'kind', e.body, e.sequence, ?, e."occurredAt", ?, ?
+  from jsonb_to_recordset(?::jsonb) as e (id uuid, "sessionId" uuid, "deviceId" text, sequence bigint, "occurredAt" timestamptz, body jsonb)
+ order by e.sequence
+on conflict (studio_id, id) do nothing returning id`;
+// the same id, or a set by the same id, in another session: somebody else's, or a mistake
+const ELSEWHERE_SQL = `
+select e.id from jsonb_to_recordset(?::jsonb) as e (id uuid, "sessionId" uuid, body jsonb)
+ where exists (select 1 from floor_event f where f.studio_id = ? and f.id = e.id and f.session_id <> e."sessionId")
+    or exists (select 1 from performed_set p where p.studio_id = ? and p.id = (e.body ->> 'setId')::uuid and p.session_id <> e."sessionId")`;
 
 /**
- * Takes a batch of floor events: each is applied once, however often it is sent, and the sets are projected anew from
- * all events of the session in the same transaction. Nothing is taken if any event names a session or an item of
- * another studio or none.
+ * Takes floor events, each on its own: applied once however often it is sent, or refused with a reason that spoils no
+ * other. The sets are projected anew in the same transaction.
  */
 export async function appendFloorEvents(
   scope: Scope,
   em: EntityManager,
   events: readonly FloorEvent[],
   receivedAt: Date,
-): Promise<AppendResult> {
+  clockOffsetMs = 0,
+): Promise<Verdict> {
   const { studioId, actorId } = scope;
   const sessionIds = [...new Set(events.map(({ sessionId }) => sessionId))].sort();
   // one writer at a time for each session, so that two tablets take turns; one order, so that they never wait for each other
   for (const id of sessionIds) await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 0))`, [id]);
-  const known = await em.find(SessionRow, { studioId, id: { $in: sessionIds } }, READ);
-  const unknown = sessionIds.filter((id) => !known.some((row) => row.id === id));
+  const sessions = await em.find(SessionRow, { studioId, id: { $in: sessionIds } }, READ);
   const items = await em.find(SessionItemRow, { studioId, sessionId: { $in: sessionIds } }, READ);
-  const strays = events.filter(
-    ({ body, sessionId }) => "itemId" in body && !items.some((item) => item.id === body.itemId && item.sessionId === sessionId),
-  );
-  if (unknown.length > 0 || strays.length > 0)
-    return { ok: false, unknownSessionIds: [...new Set([...unknown, ...strays.map(({ sessionId }) => sessionId)])] };
-  const rows = events.map(({ id, deviceId, sessionId, occurredAt, body }) => ({
-    studioId,
-    id,
-    sessionId,
-    deviceId,
-    kind: body.kind,
-    payload: body,
-    occurredAt: new Date(occurredAt),
-    receivedAt,
-    createdBy: actorId,
-  }));
-  await em.upsertMany(FloorEventRow, rows, { onConflictFields: ["studioId", "id"], onConflictAction: "ignore" });
-  for (const sessionId of sessionIds) await project(scope, em, sessionId);
-  return { ok: true, received: events.map(({ id }) => id) };
+  const elsewhere = await em.execute<{ id: string }[]>(ELSEWHERE_SQL, [JSON.stringify(events), studioId, studioId]);
+  const refusalOf = ({ id, sessionId, body }: FloorEvent): EventRefusal | null => {
+    if (!sessions.some((session) => session.id === sessionId)) return "unknown-session";
+    if ("itemId" in body && !items.some((item) => item.id === body.itemId && item.sessionId === sessionId)) return "unknown-item";
+    return elsewhere.some((row) => row.id === id) ? "id-elsewhere" : null;
+  };
+  const judged = events.map((event) => ({ event, code: refusalOf(event) }));
+  const taken = judged.flatMap(({ event, code }) => (code === null ? [event] : []));
+  const added = await em.execute<{ id: string }[]>(INSERT_SQL, [studioId, clockOffsetMs, receivedAt, actorId, JSON.stringify(taken)]);
+  for (const sessionId of new Set(taken.map((event) => event.sessionId))) await project(scope, em, sessionId);
+  if (added.length > 0) await audit(scope, em, "told", "floor_event", added[0]?.id ?? "");
+  return {
+    received: taken.map(({ id }) => id),
+    refused: judged.flatMap(({ event, code }) => (code === null ? [] : [{ id: event.id, code }])),
+  };
 }
 
 /** What the events add up to, for whoever asks the database for sets or for open sessions. */
@@ -78,14 +84,17 @@ async function project(scope: Scope, em: EntityManager, sessionId: string): Prom
   if (voided.length > 0) await em.nativeUpdate(PerformedSetRow, { studioId, id: { $in: voided } }, { voided: true });
 }
 
-/** The events of one session, for a tablet that opens it anew. */
-export async function floorEventsOf({ studioId }: Scope, em: EntityManager, sessionId: string): Promise<FloorEvent[]> {
-  const rows = await em.find(FloorEventRow, { studioId, sessionId }, { ...READ, orderBy: { occurredAt: "asc" } });
-  return rows.map((row) => ({
-    id: row.id,
-    deviceId: row.deviceId,
-    sessionId,
-    occurredAt: row.occurredAt.toISOString(),
-    body: row.payload,
-  }));
+interface StoredEvent extends Omit<FloorEvent, "sessionId"> {
+  receipt: number;
+}
+
+/** The events of one session as they were received, after a receipt; their times by the studio's clock. */
+export async function floorEventsOf({ studioId }: Scope, em: EntityManager, sessionId: string, after = 0): Promise<FloorEvent[]> {
+  const rows = await em.execute<StoredEvent[]>(
+    `select id, device_id as "deviceId", sequence::float8, receipt::float8, payload as body,
+            to_json(occurred_at - clock_offset_ms * interval '1 millisecond') #>> '{}' as "occurredAt"
+       from floor_event where studio_id = ? and session_id = ? and receipt > ? order by receipt`,
+    [studioId, sessionId, after],
+  );
+  return rows.map((row) => ({ ...row, sessionId, occurredAt: new Date(row.occurredAt).toISOString() }));
 }

@@ -37,7 +37,7 @@ events as (
   select e.* from floor_event e join recent s on s.studio_id = e.studio_id and s.id = e.session_id
 ),
 said as (
-  select e.id as source_id, e.payload ->> 'sign' as sign, s.day, e.occurred_at as at from training_session s join mine using (studio_id, client_id)
+  select e.id as source_id, e.payload ->> 'sign' as sign, s.day, e.occurred_at - e.clock_offset_ms * interval '1 millisecond' as at from training_session s join mine using (studio_id, client_id)
     join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id where e.kind = 'warning-sign'
   union all
   select r.id, sign, r.day, r.created_at from response r join mine using (studio_id, client_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
@@ -72,7 +72,7 @@ select jsonb_build_object(
   'prescriptions', (select coalesce(jsonb_agg(jsonb_build_object('id', p.id, 'day', p.day, 'rungId', p.rung_id, 'dose', p.dose, 'note', p.note) order by p.created_at, p.id), '[]') from plans p),
   'sessions', (select coalesce(jsonb_agg(jsonb_build_object('id', s.id, 'day', s.day,
         'items', (select coalesce(jsonb_agg(jsonb_build_object('id', i.id, 'prescriptionId', i.prescription_id) order by i.position), '[]') from items i where i.session_id = s.id),
-        'events', (select coalesce(jsonb_agg(jsonb_build_object('id', e.id, 'deviceId', e.device_id, 'occurredAt', e.occurred_at, 'body', e.payload)), '[]') from events e where e.session_id = s.id)
+        'events', (select coalesce(jsonb_agg(jsonb_build_object('id', e.id, 'deviceId', e.device_id, 'sequence', e.sequence, 'receipt', e.receipt, 'occurredAt', e.occurred_at - e.clock_offset_ms * interval '1 millisecond', 'body', e.payload)), '[]') from events e where e.session_id = s.id)
       ) order by s.day, s.created_at), '[]') from recent s),
   'responses', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'sessionId', r.session_id, 'day', r.day, 'pains', r.pains, 'painScore', r.pain_score, 'newSwelling', r.new_swelling,
         'warningSigns', r.warning_signs, 'usualScore', r.usual_score, 'class', r.class) order by r.day, r.created_at), '[]') from answers r),

@@ -11,6 +11,7 @@ import { Figure } from "../figure/figure";
 import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
+import type { Owner } from "../outbox/event-store";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { useKeys } from "../shell/use-keys";
 import { itemName } from "../text/item-text";
@@ -19,7 +20,6 @@ import { color, font, size } from "../theme/tokens";
 import { CheckInCard } from "./check-in-card";
 import { PainPad } from "./pain-pad";
 import { SignQuestion, WarningStop, WhatNow } from "./questions";
-import { SaveLine } from "./save-line";
 import { SetTable } from "./set-table";
 import { SidePanel } from "./side-panel";
 import { TempoPanel } from "./tempo-panel";
@@ -67,6 +67,7 @@ const ItemTab = styled.button<{ $isPicked: boolean }>`
 
 export interface FloorScreenProps {
   clientId: string;
+  owner: Owner;
   plan: FloorPlan;
   context: FitContext;
   known: readonly FloorEvent[];
@@ -86,7 +87,6 @@ function EndedCard({ clientId, session }: { clientId: string; session: FloorSess
         <p>
           {setCount} {setCount === 1 ? "set" : "sets"} kept. Tomorrow morning decides: ease, hold or build.
         </p>
-        <SaveLine saved={session.log.saved} />
         <Row>
           <Link href={`/clients/${clientId}/morning`}>Morning after</Link>
           <Link href="/">All clients</Link>
@@ -169,10 +169,6 @@ function Working(
             <Soft>
               {settingText(session.place.setting, units)}; {doseText(dose, session.variation.startsBy)}
             </Soft>
-            {/* on a line of its own: its words change while a finger is on its way to a button */}
-            <div>
-              <SaveLine saved={session.log.saved} />
-            </div>
           </div>
           {props.tools}
         </Row>
@@ -210,7 +206,12 @@ export function FloorScreen(props: FloorScreenProps) {
   const [isMuted, setMuted] = useState(false);
   const [isAuto, chooseAuto] = useAutoChoice();
   const [isNaming, setNaming] = useState(false);
-  const session = useSession(plan, context, props.known, { isMuted, isAuto: isAuto && !isNaming, limitScore });
+  const session = useSession(
+    plan,
+    context,
+    { known: props.known, owner: props.owner },
+    { isMuted, isAuto: isAuto && !isNaming, limitScore },
+  );
   const { tempo, log, allSetsDone, lastSet, asking } = session;
   const { checkIn, endedAt, warnings } = log.state;
   const isActive = checkIn !== null && endedAt === null && warnings.length === 0 && !isNaming && asking === null;

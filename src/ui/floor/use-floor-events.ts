@@ -1,29 +1,15 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { v4 as newUuid } from "uuid";
 import { type FloorEvent, type FloorEventBody, floorState, type FloorState } from "../../core/floor/events";
-import { keepEvent, keptEvents, type SendOutcome, sendWaiting, waitingCount } from "./event-store";
+import { steadyMs } from "../outbox/clock";
+import type { Owner } from "../outbox/event-store";
+import { useOutbox } from "../outbox/use-outbox";
 
-const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
-const DEVICE_KEY = "ponderis-device";
-
-function deviceId(): string {
-  const known = localStorage.getItem(DEVICE_KEY);
-  if (known) return known;
-  const made = newUuid();
-  localStorage.setItem(DEVICE_KEY, made);
-  return made;
-}
-
-export interface SaveState {
-  /** Kept on this tablet and not yet in the studio. */
-  waiting: number;
-  outcome: SendOutcome | "sending" | "not-kept";
-}
+const LOOK_EVERY_MS = 2000;
+const PATIENCE_MS = 15_000;
 
 export interface FloorLog {
   state: FloorState;
-  saved: SaveState;
   /** True once what this tablet holds has been read. */
   isReady: boolean;
   append: (body: FloorEventBody) => FloorEvent;
@@ -31,76 +17,80 @@ export interface FloorLog {
   latest: () => FloorState;
 }
 
-const merged = (a: readonly FloorEvent[], b: readonly FloorEvent[]): FloorEvent[] => [
-  ...new Map([...a, ...b].map((event) => [event.id, event])).values(),
-];
+const isReceived = ({ receipt }: FloorEvent): boolean => receipt !== undefined;
+const lastReceipt = (events: readonly FloorEvent[]): number => Math.max(0, ...events.map(({ receipt }) => receipt ?? 0));
 
-/** Sends in the background: at once after each event, then again with growing pauses, and when the connection is back. */
-function useSender(): { saved: SaveState; wake: () => void; failKeeping: () => void } {
-  const [saved, setSaved] = useState<SaveState>({ waiting: 0, outcome: "sending" });
-  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-  const isSending = useRef(false);
-  const again = useRef(false);
-  const wake = useCallback(() => {
-    const run = async (attempt: number): Promise<void> => {
-      clearTimeout(timer.current);
-      if (isSending.current) {
-        again.current = true;
-        return;
-      }
-      isSending.current = true;
-      again.current = false;
-      setSaved({ waiting: await waitingCount(), outcome: "sending" });
-      const outcome = await sendWaiting();
-      setSaved({ waiting: await waitingCount(), outcome });
-      isSending.current = false;
-      if (again.current) return run(0);
-      if (outcome === "no-connection" || outcome === "signed-out")
-        timer.current = setTimeout(() => void run(attempt + 1), RETRY_MS[Math.min(attempt, RETRY_MS.length - 1)]);
-    };
-    void run(0);
-  }, []);
-  useEffect(() => {
-    wake();
-    window.addEventListener("online", wake);
-    return () => {
-      window.removeEventListener("online", wake);
-      clearTimeout(timer.current);
-    };
-  }, [wake]);
-  return { saved, wake, failKeeping: () => setSaved((now) => ({ ...now, outcome: "not-kept" })) };
+/** One of each id; what the studio received has its place, what was tapped here keeps its own time. */
+function merged(now: readonly FloorEvent[], more: readonly FloorEvent[]): FloorEvent[] {
+  const all = new Map(now.map((event) => [event.id, event]));
+  for (const event of more) {
+    const known = all.get(event.id);
+    if (!known) all.set(event.id, event);
+    else if (!isReceived(known) && event.receipt !== undefined) all.set(event.id, { ...known, receipt: event.receipt });
+  }
+  return [...all.values()];
+}
+
+/** What the studio received of a session after a receipt, its times moved to this tablet's clock; null when it does not answer. */
+async function look(sessionId: string, after: number): Promise<FloorEvent[] | null> {
+  try {
+    const options = { cache: "no-store", redirect: "manual", signal: AbortSignal.timeout(PATIENCE_MS) } as const;
+    const response = await fetch(`/api/floor/${sessionId}?after=${after}`, options);
+    if (response.status !== 200) return null;
+    const { events, now } = (await response.json()) as { events: FloorEvent[]; now: string };
+    const aheadMs = steadyMs() - Date.parse(now);
+    return events.map((event) => ({ ...event, occurredAt: new Date(Date.parse(event.occurredAt) + aheadMs).toISOString() }));
+  } catch {
+    return null;
+  }
 }
 
 /**
- * The session as this tablet knows it: the server's events and its own, which are kept here first. Appending changes
- * the screen at once; what it adds up to is always the same pure function of the events.
+ * The session as this tablet knows it: what the studio received from anyone, looked at every two seconds, and what was
+ * tapped here. Appending changes the screen at once; what it adds up to is always the same pure function of the events.
  */
-export function useFloorEvents(sessionId: string, known: readonly FloorEvent[]): FloorLog {
+export function useFloorEvents(sessionId: string, known: readonly FloorEvent[], owner: Owner): FloorLog {
+  const { outbox, state: kept } = useOutbox(owner);
   const [events, setEvents] = useState<readonly FloorEvent[]>(known);
-  const [isReady, setReady] = useState(false);
+  const [isRead, setRead] = useState(false);
   const all = useRef<readonly FloorEvent[]>(known);
-  const { saved, wake, failKeeping } = useSender();
 
   const take = useCallback((more: readonly FloorEvent[]) => {
+    if (more.length === 0) return;
     all.current = merged(all.current, more);
     setEvents(all.current);
   }, []);
   useEffect(() => {
+    if (!kept.isReady || !outbox) return;
     let isCurrent = true;
-    keptEvents(sessionId)
-      .then((kept) => isCurrent && take(kept))
-      .catch(() => undefined)
-      .finally(() => isCurrent && setReady(true));
+    void outbox.eventsOf(sessionId).then((own) => {
+      if (!isCurrent) return;
+      take(own);
+      setRead(true);
+    });
     return () => {
       isCurrent = false;
+    };
+  }, [outbox, kept.isReady, sessionId, take]);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let isCurrent = true;
+    const again = async (): Promise<void> => {
+      if (document.visibilityState === "visible" && navigator.onLine) take((await look(sessionId, lastReceipt(all.current))) ?? []);
+      if (isCurrent) timer = setTimeout(() => void again(), LOOK_EVERY_MS);
+    };
+    timer = setTimeout(() => void again(), LOOK_EVERY_MS);
+    return () => {
+      isCurrent = false;
+      clearTimeout(timer);
     };
   }, [sessionId, take]);
 
   const append = (body: FloorEventBody): FloorEvent => {
-    const event = { id: newUuid(), deviceId: deviceId(), sessionId, occurredAt: new Date().toISOString(), body };
+    if (!outbox) throw new Error("nothing is tapped before the page is there");
+    const event = outbox.append(sessionId, body);
     take([event]);
-    keepEvent(event).then(wake, failKeeping);
     return event;
   };
-  return { state: floorState(events), saved, isReady, append, latest: () => floorState(all.current) };
+  return { state: floorState(events), isReady: kept.isReady && isRead, append, latest: () => floorState(all.current) };
 }

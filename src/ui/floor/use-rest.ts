@@ -1,12 +1,13 @@
 "use client";
 import { useEffect, useState } from "react";
+import { steadyMs } from "../outbox/clock";
 
 /** Seconds of rest left since a set ended; null when there is none to wait for. Negative never. */
 export function useRestLeftS(endedAt: string | null, restS: number): number | null {
   const [nowMs, setNowMs] = useState<number | null>(null);
   useEffect(() => {
     if (endedAt === null) return;
-    const tick = (): void => setNowMs(Date.now());
+    const tick = (): void => setNowMs(steadyMs());
     const first = setTimeout(tick, 0);
     const timer = setInterval(tick, 500);
     return () => {

@@ -8,6 +8,7 @@ import { type Stepped, easeOnce } from "../../core/fit/step";
 import { type CheckInChoice, type FloorEvent, type FloorSet, placeNow, type SetEnd, unansweredSet } from "../../core/floor/events";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
+import type { Owner } from "../outbox/event-store";
 import { useAutoStart } from "./use-auto-start";
 import { type FloorLog, useFloorEvents } from "./use-floor-events";
 import { useRestLeftS } from "./use-rest";
@@ -74,11 +75,11 @@ const useOnLeg = (context: FitContext, leadSide: Side): FitContext => useMemo(()
 export function useSession(
   plan: FloorPlan,
   given: FitContext,
-  known: readonly FloorEvent[],
+  told: { known: readonly FloorEvent[]; owner: Owner },
   options: { isMuted: boolean; isAuto: boolean; limitScore: number },
 ): FloorSession {
   const { sessionId, items } = plan;
-  const log = useFloorEvents(sessionId, known);
+  const log = useFloorEvents(sessionId, told.known, told.owner);
   const { state, append, latest } = log;
   const [picked, setPicked] = useState<string | null>(null);
   const isLeft = ({ itemId, dose }: FloorItem): boolean =>

@@ -1,6 +1,7 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Dose, Variation } from "../../core/catalogue/variation";
+import { steadyMs } from "../outbox/clock";
 import { repetitionS, tempoMoment, type TempoMoment } from "../../core/dose/dose";
 
 const PITCH_HZ = { lower: 392, pause: 330, rise: 587, end: 784, count: 494 } as const;
@@ -66,7 +67,7 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
     (next: Running | null) => {
       if (next) sessionStorage.setItem(keyOf(sessionId), JSON.stringify(next));
       else sessionStorage.removeItem(keyOf(sessionId));
-      setNowMs(Date.now());
+      setNowMs(steadyMs());
       setRunning(next);
     },
     [sessionId],
@@ -78,7 +79,7 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
   useEffect(() => {
     if (!isRunning) return;
     let frame = requestAnimationFrame(function tick() {
-      setNowMs(Date.now());
+      setNowMs(steadyMs());
       frame = requestAnimationFrame(tick);
     });
     return () => cancelAnimationFrame(frame);
@@ -100,7 +101,7 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
     itemId: running?.itemId ?? null,
     moment,
     repetitions: isDone ? dose.repetitionsHigh : moment.repetitions,
-    start: () => keep({ itemId, startedAtMs: Date.now() - (running?.stoppedS ?? 0) * 1000, stoppedS: null }),
+    start: () => keep({ itemId, startedAtMs: steadyMs() - (running?.stoppedS ?? 0) * 1000, stoppedS: null }),
     stop: () => running && running.stoppedS === null && keep({ ...running, stoppedS: elapsedS }),
     clear: () => keep(null),
     count,

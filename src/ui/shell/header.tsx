@@ -6,6 +6,9 @@ import { type ReactNode, useTransition } from "react";
 import styled from "styled-components";
 import { setUnitsAction, signOutAction } from "../../actions/account";
 import { TextButton } from "../kit/button";
+import type { Owner } from "../outbox/event-store";
+import { outboxOf } from "../outbox/outbox";
+import { OutboxBar } from "../outbox/outbox-bar";
 import { color, font, media } from "../theme/tokens";
 import { KeysHelp } from "./keys-help";
 
@@ -92,10 +95,12 @@ const STATIONS = [
 /** The top of every page: whose it is, and the stations in working order. */
 export function Header({
   units,
+  owner,
   client,
   tools,
 }: {
   units: UnitSystem;
+  owner: Owner;
   client?: { id: string; name: string; line: string };
   tools?: ReactNode;
 }) {
@@ -103,37 +108,49 @@ export function Header({
   const [isChanging, change] = useTransition();
   const other: UnitSystem = units === "metric" ? "imperial" : "metric";
   return (
-    <Bar>
-      <Brand href="/" aria-label="Ponderis, all clients">
-        <Mark />
-        Ponderis
-      </Brand>
-      {client && (
-        <Who>
-          {client.name}
-          <small>{client.line}</small>
-        </Who>
-      )}
-      {client && (
-        <Stations aria-label="Stations">
-          {STATIONS.map(({ path: station, name }) => {
-            const href = `/clients/${client.id}/${station}`;
-            return (
-              <Link key={station} href={href} aria-current={path === href ? "page" : undefined}>
-                {name}
-              </Link>
-            );
-          })}
-        </Stations>
-      )}
-      <Tools style={client ? undefined : { marginLeft: "auto" }}>
-        {tools}
-        <KeysHelp />
-        <TextButton aria-label={`Show ${other} units`} isDisabled={isChanging} onPress={() => change(() => setUnitsAction(other))}>
-          {units === "metric" ? "cm, kg" : "in, lb"}
-        </TextButton>
-        <TextButton onPress={() => change(() => signOutAction())}>Sign out</TextButton>
-      </Tools>
-    </Bar>
+    <>
+      <Bar>
+        <Brand href="/" aria-label="Ponderis, all clients">
+          <Mark />
+          Ponderis
+        </Brand>
+        {client && (
+          <Who>
+            {client.name}
+            <small>{client.line}</small>
+          </Who>
+        )}
+        {client && (
+          <Stations aria-label="Stations">
+            {STATIONS.map(({ path: station, name }) => {
+              const href = `/clients/${client.id}/${station}`;
+              return (
+                <Link key={station} href={href} aria-current={path === href ? "page" : undefined}>
+                  {name}
+                </Link>
+              );
+            })}
+          </Stations>
+        )}
+        <Tools style={client ? undefined : { marginLeft: "auto" }}>
+          {tools}
+          <KeysHelp />
+          <TextButton aria-label={`Show ${other} units`} isDisabled={isChanging} onPress={() => change(() => setUnitsAction(other))}>
+            {units === "metric" ? "cm, kg" : "in, lb"}
+          </TextButton>
+          <TextButton
+            onPress={() =>
+              change(async () => {
+                await outboxOf(owner).forgetSent();
+                await signOutAction();
+              })
+            }
+          >
+            Sign out
+          </TextButton>
+        </Tools>
+      </Bar>
+      <OutboxBar owner={owner} />
+    </>
   );
 }

@@ -20,4 +20,8 @@ export function agoText(day: Day, today: Day): string {
   return days > 1 && days < 14 ? `${days} days ago` : dayText(day);
 }
 
+const TIME = new DateFormatter(LOCALE, { weekday: "short", hour: "2-digit", minute: "2-digit" });
+/** "Tue 16:04", by the tablet's own zone. */
+export const clockTimeText = (at: string): string => TIME.format(new Date(at));
+
 export const ageOn = (birthYear: number, today: Day): number => parseDate(today).year - birthYear;

@@ -22,7 +22,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function ClientLayout({ params, children }: Props) {
   const { clientId } = await params;
-  const { unitSystem, today } = await requireSignedIn();
+  const { unitSystem, today, scope } = await requireSignedIn();
   const record = await requireRecord(clientId);
   const { client } = record;
   const measure = record.measures.at(-1);
@@ -30,7 +30,11 @@ export default async function ClientLayout({ params, children }: Props) {
   const last = record.responses.at(-1);
   return (
     <>
-      <Header units={unitSystem} client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }} />
+      <Header
+        units={unitSystem}
+        owner={scope}
+        client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }}
+      />
       <LimitsBar
         clientId={client.id}
         limits={record.limits}

@@ -6,10 +6,10 @@ import { Header } from "../../../ui/shell/header";
 export const metadata: Metadata = { title: "Add a client" };
 
 export default async function NewClientPage() {
-  const { unitSystem } = await requireSignedIn();
+  const { unitSystem, scope } = await requireSignedIn();
   return (
     <>
-      <Header units={unitSystem} />
+      <Header units={unitSystem} owner={scope} />
       <NewClientForm units={unitSystem} />
     </>
   );

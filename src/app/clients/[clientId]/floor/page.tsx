@@ -30,6 +30,7 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
     return (
       <FloorScreen
         clientId={clientId}
+        owner={scope}
         plan={{ sessionId: session.id, items }}
         context={context}
         known={await readStudio(scope.studioId, (em) => floorEventsOf(scope, em, session.id))}
