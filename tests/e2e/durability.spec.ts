@@ -19,6 +19,32 @@ async function doSet(page: Page, pain: number): Promise<void> {
     .getByRole("button", { name: new RegExp(`^Pain ${pain}\\b`) })
     .click();
 }
+/** Until the service worker holds this page and the files of the build. */
+async function untilKept(page: Page): Promise<void> {
+  const held = () =>
+    page.evaluate(async () => {
+      const names = await caches.keys();
+      const counts = await Promise.all(names.map(async (name) => (await (await caches.open(name)).keys()).length));
+      return [counts.length, counts.reduce((sum, count) => sum + count, 0)];
+    });
+  let before = [0, 0];
+  await expect
+    .poll(
+      async () => {
+        const [last, now] = [before, await held()];
+        before = now;
+        return now[0] === 2 && now[1] === last[1] && (now[1] ?? 0) > 20;
+      },
+      { intervals: [1000], timeout: 30_000 },
+    )
+    .toBe(true);
+}
+/** The browser's own cache hides what a service worker lacks. */
+async function emptyBrowserCache(page: Page): Promise<void> {
+  const session = await page.context().newCDPSession(page);
+  await session.send("Network.clearBrowserCache");
+  await session.detach();
+}
 const rows = (page: Page) => page.getByRole("table", { name: "Sets" }).locator("tbody tr").filter({ hasText: "clean" });
 
 test("no set is lost or doubled when the connection, the browser, the server and the database fail in turn", async ({
@@ -44,11 +70,17 @@ test("no set is lost or doubled when the connection, the browser, the server and
   await expect(page.getByText("Saved in the studio")).toBeVisible({ timeout: 20_000 });
   expect(await setCount()).toBe(before + 1);
 
-  // the server is killed, then the page is closed with a set only on this tablet
+  // the server is killed once this tablet holds the page and all its files, then the page is closed with a set only on this tablet
+  await untilKept(page);
   await killServer();
   await doSet(page, 2);
   await expect(page.getByText(/No connection\. \d+ kept on this tablet/)).toBeVisible();
+  // a reload with no studio at all shows the floor, with everything that was tapped
   const address = page.url();
+  await emptyBrowserCache(page);
+  await page.reload();
+  await page.getByRole("group", { name: "Exercises" }).getByRole("button").first().click();
+  await expect(rows(page)).toHaveCount(2);
   await page.close();
   await startServer();
   const again = await context.newPage();

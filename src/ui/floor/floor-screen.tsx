@@ -1,7 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
 import type { FitContext } from "../../core/fit/context";
 import type { FloorEvent } from "../../core/floor/events";
@@ -13,6 +13,7 @@ import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import type { Owner } from "../outbox/event-store";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { keepPage } from "../shell/keep-offline";
 import { useKeys } from "../shell/use-keys";
 import { itemName } from "../text/item-text";
 import { settingText } from "../text/lever-text";
@@ -213,6 +214,7 @@ export function FloorScreen(props: FloorScreenProps) {
     { isMuted, isAuto: isAuto && !isNaming, limitScore },
   );
   const { tempo, log, allSetsDone, lastSet, asking } = session;
+  useEffect(keepPage, [plan.sessionId]); // with its session: what was kept before may be the page before it
   const { checkIn, endedAt, warnings } = log.state;
   const isActive = checkIn !== null && endedAt === null && warnings.length === 0 && !isNaming && asking === null;
   const canTapPain = isActive && (tempo.status !== "idle" || lastSet !== undefined);

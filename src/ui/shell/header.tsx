@@ -10,6 +10,7 @@ import type { Owner } from "../outbox/event-store";
 import { outboxOf } from "../outbox/outbox";
 import { OutboxBar } from "../outbox/outbox-bar";
 import { color, font, media } from "../theme/tokens";
+import { forgetPages, KeepOffline } from "./keep-offline";
 import { KeysHelp } from "./keys-help";
 
 const Bar = styled.header`
@@ -141,7 +142,7 @@ export function Header({
           <TextButton
             onPress={() =>
               change(async () => {
-                await outboxOf(owner).forgetSent();
+                await Promise.all([outboxOf(owner).forgetSent(), forgetPages()]);
                 await signOutAction();
               })
             }
@@ -150,6 +151,7 @@ export function Header({
           </TextButton>
         </Tools>
       </Bar>
+      <KeepOffline />
       <OutboxBar owner={owner} />
     </>
   );

@@ -1,5 +1,5 @@
 "use client";
-import { useState, useTransition } from "react";
+import { useEffect, useState, useTransition } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { signInAction, type SignInProblem } from "../../actions/account";
@@ -7,6 +7,7 @@ import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Notice } from "../kit/layout";
 import { color, font } from "../theme/tokens";
+import { forgetPages } from "./keep-offline";
 
 const Screen = styled.main`
   display: grid;
@@ -40,6 +41,7 @@ export function SignInForm() {
   const [password, setPassword] = useState("");
   const [problem, setProblem] = useState<SignInProblem | null>(null);
   const [isSending, send] = useTransition();
+  useEffect(() => void forgetPages(), []);
   return (
     <Screen>
       <Box>

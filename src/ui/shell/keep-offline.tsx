@@ -1,0 +1,50 @@
+"use client";
+import { usePathname } from "next/navigation";
+import { useEffect, useState } from "react";
+import styled from "styled-components";
+import { TextButton } from "../kit/button";
+import { color } from "../theme/tokens";
+
+const Offer = styled.p`
+  padding: 6px 18px;
+  border-bottom: 1px solid ${color.fogDeep};
+  background: ${color.brassWash};
+`;
+
+const hasWorker = (): boolean => process.env.NODE_ENV === "production" && "serviceWorker" in navigator;
+
+/** Keeps the page as the studio gives it now. Asked for again whenever what it shows has become something else. */
+export function keepPage(): void {
+  if (hasWorker())
+    void navigator.serviceWorker.ready.then(({ active }) => active?.postMessage({ keep: location.origin + location.pathname }));
+}
+
+/** Keeps this page on the tablet, so that a reload without a connection shows it. A new version is offered, never forced. */
+export function KeepOffline() {
+  const path = usePathname();
+  const [isNewer, setNewer] = useState(false);
+  useEffect(() => {
+    if (!hasWorker()) return;
+    const hadOne = navigator.serviceWorker.controller !== null;
+    const taken = (): void => {
+      keepPage();
+      if (hadOne) setNewer(true);
+    };
+    navigator.serviceWorker.register("/floor-sw.js", { scope: "/", updateViaCache: "none" }).then(keepPage, () => undefined);
+    navigator.serviceWorker.addEventListener("controllerchange", taken);
+    return () => navigator.serviceWorker.removeEventListener("controllerchange", taken);
+  }, [path]);
+  if (!isNewer) return null;
+  return (
+    <Offer role="status">
+      A newer version is here. What is open goes on as it is. <TextButton onPress={() => location.reload()}>Load it now</TextButton>
+    </Offer>
+  );
+}
+
+/** On signing in and out: no page of anybody is kept on this tablet. */
+export async function forgetPages(): Promise<void> {
+  if (!hasWorker()) return;
+  const registration = await navigator.serviceWorker.getRegistration();
+  registration?.active?.postMessage({ forget: true });
+}

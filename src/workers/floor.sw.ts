@@ -1,0 +1,87 @@
+import { CacheFirst, NetworkFirst, type SerwistPlugin } from "serwist";
+
+/**
+ * A reload with no connection shows the floor. Pages of the floor and of Fit come from the studio while it answers, else
+ * as they were last seen; a build's own files come from the tablet. Nothing is kept of somebody who has signed out.
+ */
+declare const self: ServiceWorkerGlobalScope;
+declare const BUILD: string; // both written in by the build step
+declare const FILES: readonly string[];
+const PAGES = "floor-pages";
+const FILES_OF_BUILD = `floor-files-${BUILD}`;
+const PATIENCE_S = 4;
+
+const isKept = ({ pathname }: URL): boolean => /^\/clients\/[^/]+\/(floor|fit)$/.test(pathname);
+/** A page as the studio gave it: a sign-in page is not kept in its place, and an error of the studio's is not shown in it. */
+const whole: SerwistPlugin = {
+  cacheWillUpdate: async ({ response }) => (response.ok && !response.redirected ? response : null),
+  fetchDidSucceed: async ({ response }) => {
+    if (response.status >= 500) throw new Error(`the studio answers ${response.status}`);
+    return response;
+  },
+};
+const pages = new NetworkFirst({
+  cacheName: PAGES,
+  networkTimeoutSeconds: PATIENCE_S,
+  matchOptions: { ignoreVary: true },
+  plugins: [whole],
+});
+const files = new CacheFirst({ cacheName: FILES_OF_BUILD, matchOptions: { ignoreVary: true } });
+
+self.addEventListener("install", () => void self.skipWaiting()); // nothing is fetched here: see fill
+/** This build's files and those of the one before stay: an open page goes on loading its own. */
+self.addEventListener("activate", (event) =>
+  event.waitUntil(
+    (async () => {
+      const builds = (await caches.keys()).filter((name) => name.startsWith("floor-files-"));
+      await Promise.all(builds.slice(0, -2).map((name) => caches.delete(name)));
+      await self.clients.claim();
+    })(),
+  ),
+);
+
+/** Asked for by the page once this worker is the active one: whatever of the build it has not loaded yet. */
+async function fill(): Promise<void> {
+  const cache = await caches.open(FILES_OF_BUILD);
+  for (const url of FILES) {
+    if (await cache.match(url)) continue;
+    const hit = (await caches.match(url, { ignoreVary: true })) ?? (await fetch(url, { signal: AbortSignal.timeout(30_000) }));
+    if (hit.ok) await cache.put(url, hit);
+  }
+}
+
+/** A web worker gets its parameters after a # in its address, which a kept response would replace by its own: a copy has no address. */
+async function file(event: FetchEvent): Promise<Response> {
+  const { request } = event;
+  const older = await caches.match(request.url, { ignoreVary: true });
+  const hit = older ?? (await files.handle({ event, request }));
+  return request.destination === "worker" ? new Response(await hit.arrayBuffer(), { headers: { "content-type": "text/javascript" } }) : hit;
+}
+
+self.addEventListener("fetch", (event) => {
+  const url = new URL(event.request.url);
+  if (event.request.method !== "GET" || url.origin !== location.origin) return;
+  if (event.request.mode === "navigate" && isKept(url))
+    event.respondWith(pages.handle({ event, request: new Request(url.origin + url.pathname) }));
+  else if (url.pathname.startsWith("/_next/static/")) event.respondWith(file(event));
+});
+
+async function keep(address: string): Promise<void> {
+  const response = await fetch(address, { signal: AbortSignal.timeout(30_000) });
+  if (response.ok && !response.redirected) await (await caches.open(PAGES)).put(address, response);
+  else await response.body?.cancel();
+}
+/** A page that was reached without loading a document asks to be kept; signing out and signing in ask to forget. */
+self.addEventListener("message", (event) => {
+  const { keep: address, forget } = event.data as { keep?: string; forget?: boolean };
+  if (address && isKept(new URL(address)))
+    event.waitUntil(
+      Promise.all([keep(address), fill()]).then(
+        () => undefined,
+        () => undefined,
+      ),
+    );
+  if (forget) event.waitUntil(caches.delete(PAGES));
+});
+
+export {}; // a module: this self hides the page's
