@@ -58,6 +58,17 @@ describe("a fit", () => {
   });
 });
 
+describe("what is known of a set-up", () => {
+  test("is where a fit starts from, each lever its own, and another row's levers mean nothing", () => {
+    const none = contextWith({ ceilings: [] });
+    const pole = variationById("box-squat-pole");
+    const start = fitVariation(none, pole).setting;
+    expect(fitVariation(none, pole, { shareFraction: 0.4, loadKg: 20 }).setting).toEqual({ ...start, shareFraction: 0.4 });
+    expect(fitVariation(none, pole, { handForceN: 19.62 }).setting.handForceN).toBeCloseTo(19.62, 6);
+    expect(fitVariation(none, pole, {}).setting).toEqual(start);
+  });
+});
+
 describe("the order of the list", () => {
   test("is open, then try, then not measured, then closed", () => {
     const rank = { open: 0, try: 1, "not-measured": 2, closed: 3 };
@@ -74,6 +85,20 @@ describe("the order of the list", () => {
       list.findIndex(({ variationId }) => variationId === "plain-chair-sit-to-stand"),
     );
   });
+});
+
+test("where nothing is measured a load comes last, whatever the ladder says", () => {
+  const goblet = variationById("goblet-to-box");
+  const loaded = {
+    ...goblet,
+    ladderPlace: -1,
+    levers: goblet.levers.map((row) => (row.lever === "loadKg" ? { ...row, min: 6, start: 6 } : row)),
+  };
+  const rows = [loaded, variationById("raised-sit-to-stand"), variationById("box-squat-pole")];
+  const list = fitCatalogue(contextWith({ ceilings: [] }), rows);
+  expect(list.map(({ state }) => state)).toEqual(["not-measured", "not-measured", "not-measured"]);
+  expect(list.at(-1)?.setting.loadKg).toBe(6);
+  expect(list.map(({ variationId }) => variationId)).toEqual(["raised-sit-to-stand", "box-squat-pole", "goblet-to-box"]);
 });
 
 describe("what would open a closed row", () => {

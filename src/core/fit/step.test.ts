@@ -96,6 +96,12 @@ describe("ease", () => {
     expect(eased?.tread.judgement.state).toBe("open");
     expect(eased?.tread.judgement.demands.find(({ channel }) => channel === "kneeFlexion")?.high).toBeLessThanOrEqual(60);
   });
+  test("from a place where only the kit is missing stays there: the room is at fault, not the load", () => {
+    const bare = contextWith({ kit: { ...context.kit, equipment: ["chair", "pads"] } });
+    const eased = easeUntilAllowed(bare, START, DOSE);
+    expect(eased?.tread).toMatchObject({ ...START, judgement: { state: "closed" } });
+    expect(eased?.tread.judgement.reasons[0].code).toBe("equipment-missing");
+  });
   test("from a place that no easing leads out of is nothing: rest, and ask", () => {
     const none = contextWith({ limits: [kneeLimit(5, { side: "both" })] });
     expect(
