@@ -10,48 +10,48 @@ import { complaintChangeSchema, dailyHeightSchema, detailsSchema, newClientSchem
 import { clearanceSchema } from "../schemas/limit.schema";
 import { type StepResult, takeStep } from "./step";
 
-export async function addClientAction(input: unknown): Promise<StepResult<{ clientId: string }>> {
-  return takeStep("add-client", newClientSchema, input, ({ scope, today }, em, { heightM, massKg, complaints, ...profile }) =>
+export async function addClientAction(input: unknown, stepId: unknown): Promise<StepResult<{ clientId: string }>> {
+  return takeStep("add-client", stepId, newClientSchema, input, ({ scope, today }, em, { heightM, massKg, complaints, ...profile }) =>
     takeInClient(scope, em, profile, complaints, { day: today, heightM, massKg }),
   );
 }
 
 /** Details corrected, or the client put away; the old ones are kept. */
-export async function correctDetailsAction(input: unknown): Promise<StepResult> {
-  return takeStep("details", detailsSchema, input, ({ scope }, em, details) => correctDetails(scope, em, details));
+export async function correctDetailsAction(input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("details", stepId, detailsSchema, input, ({ scope }, em, details) => correctDetails(scope, em, details));
 }
 
 /** What hurts: added, corrected or ended. */
-export async function correctComplaintAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("complaint", complaintChangeSchema, input, ({ scope, today }, em, { complaint, isEnded }) =>
+export async function correctComplaintAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("complaint", stepId, complaintChangeSchema, input, ({ scope, today }, em, { complaint, isEnded }) =>
     correctComplaint(scope, em, clientId, complaint, isEnded ? today : null),
   );
 }
 
 /** Every trace of one client, on request. Nothing is left to look at, so the list is shown next. */
-export async function eraseClientAction(clientId: string): Promise<StepResult> {
-  const erased = await takeStep("erase", Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
+export async function eraseClientAction(clientId: string, stepId: unknown): Promise<StepResult> {
+  const erased = await takeStep("erase", stepId, Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
   if (erased.ok) redirect("/");
   return erased;
 }
 
 /** A body measured again, with what follows from it for posture and ceilings. */
-export async function recordMeasureAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("measure", newMeasureSchema, input, ({ scope, today }, em, measure) =>
+export async function recordMeasureAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("measure", stepId, newMeasureSchema, input, ({ scope, today }, em, measure) =>
     recordMeasure(scope, em, clientId, { ...measure, day: today }),
   );
 }
 
 /** By which rule the shin is taken to move. */
-export async function choosePostureAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("posture", postureChoiceSchema, input, ({ scope, today }, em, { posture }) =>
+export async function choosePostureAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("posture", stepId, postureChoiceSchema, input, ({ scope, today }, em, { posture }) =>
     choosePosture(scope, em, clientId, posture, today),
   );
 }
 
 /** A seat or step of the client's own day, or its taking away. */
-export async function setDailyHeightAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("daily-height", dailyHeightSchema, input, ({ scope, today }, em, height) =>
+export async function setDailyHeightAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("daily-height", stepId, dailyHeightSchema, input, ({ scope, today }, em, height) =>
     withRecord(scope, em, clientId, async () => {
       await setDailyHeight(scope, em, clientId, height, today);
       return { ok: true };
@@ -60,8 +60,8 @@ export async function setDailyHeightAction(clientId: string, input: unknown): Pr
 }
 
 /** A clinician's clearance of one warning sign. */
-export async function clearWarningAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("clearance", clearanceSchema, input, ({ scope, today }, em, clearance) =>
+export async function clearWarningAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("clearance", stepId, clearanceSchema, input, ({ scope, today }, em, clearance) =>
     clearWarning(scope, em, clientId, { ...clearance, day: today }),
   );
 }

@@ -8,8 +8,8 @@ import { calmPoseSchema, liftSchema, newLimitSchema } from "../schemas/limit.sch
 import { type StepResult, takeStep } from "./step";
 
 /** Its id is made where the form is: sent twice, it is one limit. */
-export async function addLimitAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("add-limit", newLimitSchema, input, ({ scope }, em, { id, ...limit }) =>
+export async function addLimitAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("add-limit", stepId, newLimitSchema, input, ({ scope }, em, { id, ...limit }) =>
     withRecord(scope, em, clientId, async ({ limits }) => {
       if (!limits.some((each) => each.id === id)) await addLimit(scope, em, clientId, limit, id);
       return { ok: true };
@@ -18,18 +18,18 @@ export async function addLimitAction(clientId: string, input: unknown): Promise<
 }
 
 /** Lifted by whoever may, or entered by mistake. */
-export async function liftLimitAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("lift-limit", liftSchema, input, ({ scope, today }, em, { limitId, ...lift }) =>
+export async function liftLimitAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("lift-limit", stepId, liftSchema, input, ({ scope, today }, em, { limitId, ...lift }) =>
     endLimit(scope, em, clientId, limitId, { ...lift, day: today }),
   );
 }
 
-export async function recordCalmPoseAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("calm-pose", calmPoseSchema, input, ({ scope, today }, em, pose) =>
+export async function recordCalmPoseAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("calm-pose", stepId, calmPoseSchema, input, ({ scope, today }, em, pose) =>
     recordCalmPose(scope, em, clientId, { ...pose, day: today }),
   );
 }
 
-export async function raiseCeilingAction(clientId: string): Promise<StepResult> {
-  return takeStep("raise-ceiling", Joi.any(), null, ({ scope, today }, em) => raiseCeiling(scope, em, clientId, today));
+export async function raiseCeilingAction(clientId: string, stepId: unknown): Promise<StepResult> {
+  return takeStep("raise-ceiling", stepId, Joi.any(), null, ({ scope, today }, em) => raiseCeiling(scope, em, clientId, today));
 }

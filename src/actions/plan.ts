@@ -6,27 +6,33 @@ import { sessionCorrectionSchema } from "../schemas/floor.schema";
 import { decisionChoiceSchema, morningSchema, rungChoiceSchema, sessionChoiceSchema } from "../schemas/plan.schema";
 import { type StepResult, takeStep } from "./step";
 
-export async function keepRungAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("keep-rung", rungChoiceSchema, input, ({ scope, today }, em, choice) => keepRung(scope, em, clientId, choice, today));
+export async function keepRungAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("keep-rung", stepId, rungChoiceSchema, input, ({ scope, today }, em, choice) =>
+    keepRung(scope, em, clientId, choice, today),
+  );
 }
 
-export async function openSessionAction(clientId: string, input: unknown): Promise<StepResult<{ sessionId: string }>> {
-  return takeStep("open-session", sessionChoiceSchema, input, ({ scope, today }, em, { prescriptionIds }) =>
+export async function openSessionAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult<{ sessionId: string }>> {
+  return takeStep("open-session", stepId, sessionChoiceSchema, input, ({ scope, today }, em, { prescriptionIds }) =>
     openSession(scope, em, clientId, today, prescriptionIds),
   );
 }
 
-export async function answerMorningAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("morning", morningSchema, input, ({ scope, today }, em, morning) => answerMorning(scope, em, clientId, morning, today));
+export async function answerMorningAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("morning", stepId, morningSchema, input, ({ scope, today }, em, morning) =>
+    answerMorning(scope, em, clientId, morning, today),
+  );
 }
 
-export async function decideAction(clientId: string, input: unknown): Promise<StepResult<{ isSuperseded: boolean }>> {
-  return takeStep("decide", decisionChoiceSchema, input, ({ scope, today }, em, choice) => decideItem(scope, em, clientId, choice, today));
+export async function decideAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult<{ isSuperseded: boolean }>> {
+  return takeStep("decide", stepId, decisionChoiceSchema, input, ({ scope, today }, em, choice) =>
+    decideItem(scope, em, clientId, choice, today),
+  );
 }
 
 /** A set of any day put right, or a session ended too early gone on with. */
-export async function correctSessionAction(clientId: string, input: unknown): Promise<StepResult> {
-  return takeStep("correct-session", sessionCorrectionSchema, input, ({ scope }, em, { sessionId, body }) =>
+export async function correctSessionAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("correct-session", stepId, sessionCorrectionSchema, input, ({ scope }, em, { sessionId, body }) =>
     correctSession(scope, em, clientId, sessionId, body, new Date()),
   );
 }

@@ -1,10 +1,13 @@
+import { createHash } from "node:crypto";
 import { UniqueConstraintViolationException } from "@mikro-orm/core";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type Joi from "joi";
 import { revalidatePath } from "next/cache";
 import type { Issue } from "../core/reasons";
 import type { Refusal, Taken } from "../data/loop/load";
+import { once } from "../data/loop/once";
 import { inStudio } from "../data/orm";
+import { uuid } from "../schemas/fields";
 import { parse } from "../schemas/parse";
 import { log } from "../server/log";
 import { requireSignedIn, type SignedIn } from "../server/session";
@@ -22,17 +25,28 @@ async function onceMore<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-/** A public endpoint in one shape: authorise, parse, take the step in one transaction of this studio, refresh what shows it. */
+/**
+ * A public endpoint in one shape: authorise, parse, take the step in one transaction of this studio, refresh what shows
+ * it. The step's id is made where the form is: sent again, it gets the first answer and happens once.
+ */
 export async function takeStep<I, T extends object>(
   name: string,
+  stepId: unknown,
   schema: Joi.Schema<I>,
   input: unknown,
   work: (by: SignedIn, em: EntityManager, value: I) => Promise<Taken<T>>,
 ): Promise<StepResult<T>> {
   const by = await requireSignedIn();
-  const parsed = parse(schema, input);
+  const [parsed, id] = [parse(schema, input), parse(uuid.required(), stepId)];
   if (!parsed.ok) return parsed;
-  const taken = await onceMore(() => inStudio(by.scope.studioId, (em) => work(by, em, parsed.value)));
+  if (!id.ok) return id;
+  const step = {
+    id: id.value,
+    digest: createHash("sha256")
+      .update(JSON.stringify([name, input]))
+      .digest("hex"),
+  };
+  const taken = await onceMore(() => inStudio(by.scope.studioId, (em) => once(by.scope, em, step, () => work(by, em, parsed.value))));
   log.info({ step: name, studio: by.scope.studioId, outcome: taken.ok ? "taken" : taken.refusal.code });
   if (taken.ok) revalidatePath("/", "layout");
   return taken;

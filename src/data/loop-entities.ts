@@ -162,6 +162,13 @@ export const ClearanceRow = defineEntity({
   },
 });
 
+/** A step that was taken, and what was answered: sent again, it is answered again. */
+export const StepRow = defineEntity({
+  name: "StepRow",
+  tableName: "step",
+  properties: { ...scoped, digest: p.string(), answer: p.json<object>() },
+});
+
 export const loopEntities = [
   RungRow,
   DemandRow,
@@ -173,4 +180,5 @@ export const loopEntities = [
   ResponseRow,
   DecisionRow,
   ClearanceRow,
+  StepRow,
 ];

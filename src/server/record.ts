@@ -1,7 +1,6 @@
 import "server-only";
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { validate as isUuid } from "uuid";
 import type { ClientRecord } from "../core/record/record";
 import { readStudio } from "../data/orm";
 import { loadRecord } from "../data/repos/record.repo";
@@ -10,6 +9,6 @@ import { requireSignedIn } from "./session";
 /** The client of this page, of the signed-in studio; anything else is not found. Once per request, in one snapshot. */
 export const requireRecord = cache(async (clientId: string, sessionCount?: number): Promise<ClientRecord> => {
   const { scope } = await requireSignedIn();
-  const record = isUuid(clientId) ? await readStudio(scope.studioId, (em) => loadRecord(scope, em, clientId, sessionCount)) : null;
+  const record = await readStudio(scope.studioId, (em) => loadRecord(scope, em, clientId, sessionCount));
   return record ?? notFound();
 });

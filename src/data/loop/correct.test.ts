@@ -9,6 +9,7 @@ import { loadRecord } from "../repos/record.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, SORE, type TestStudio } from "../testing.fixture";
 import { correctComplaint, correctDetails, correctSession, endLimit, erase, takeInClient } from "./correct";
 import { answerMorning } from "./morning";
+import { once } from "./once";
 import { decideItem, keepRung, openSession } from "./plan";
 
 let orm: MikroORM;
@@ -125,6 +126,22 @@ describe("what was entered is corrected by superseding it", () => {
     expect((await recordOf(studio)).limits[0]?.lift).toMatchObject({ kind: "mistake" });
     expect(await end(limitId)).toMatchObject({ refusal: { code: "no-such-limit" } });
     expect(await count(scope, "audit_event where verb = 'entered-by-mistake'")).toBe(1);
+  });
+  test("a step sent twice is taken once and answered the same; with other values it is refused", async () => {
+    const { scope, clientId } = await makeStudio(orm);
+    const id = newUuid();
+    let taken = 0;
+    const send = (digest: string, work = async () => ({ ok: true as const, number: ++taken })) =>
+      inTest(orm, scope, (em) => once(scope, em, { id, digest }, work));
+    const refused = { ok: false as const, refusal: { code: "no-body" as const } };
+    expect(await send("a", async () => refused as never)).toEqual(refused); // a refusal is no answer to keep
+    expect(await Promise.all([send("a"), send("a"), send("a")])).toEqual(Array(3).fill({ ok: true, number: 1 }));
+    expect(await send("b")).toMatchObject({ refusal: { code: "taken-before" } });
+    expect(taken).toBe(1);
+    expect(await inTest(orm, scope, (em) => loadRecord(scope, em, "not an id"))).toBeNull();
+    await inTest(orm, scope, (em) => once(scope, em, { id: newUuid(), digest: "c" }, async () => ({ ok: true as const, clientId })));
+    await inTest(orm, scope, (em) => erase(scope, em, clientId));
+    expect(await count(scope, "step")).toBe(1); // of the erased client none
   });
   test("a form sent twice makes one client", async () => {
     const { scope } = await makeStudio(orm);

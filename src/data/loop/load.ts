@@ -28,7 +28,8 @@ export type Refusal =
         | "seat-out-of-reach"
         | "blocked-by-limit"
         | "retired"
-        | "another-is-open";
+        | "another-is-open"
+        | "taken-before";
     }
   | { code: "setting-out-of-range"; lever: string; min: number; max: number }
   | { code: "unknown-lever"; lever: string }

@@ -5,6 +5,7 @@ import { Migration0003 } from "./migration-0003";
 import { Migration0004 } from "./migration-0004";
 import { Migration0005 } from "./migration-0005";
 import { Migration0006 } from "./migration-0006";
+import { Migration0007 } from "./migration-0007";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -13,4 +14,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0004", class: Migration0004 },
   { name: "migration-0005", class: Migration0005 },
   { name: "migration-0006", class: Migration0006 },
+  { name: "migration-0007", class: Migration0007 },
 ];

@@ -58,7 +58,9 @@ const ERASED: readonly (readonly [table: string, where: string])[] = [
  * Erases one client of the studio in hand, wholly: the application may call this and delete nothing else. What is left
  * is that a client was erased, when and by whom, and not which.
  */
-const ERASE = `create function erase_client(who uuid, actor text) returns void language plpgsql security definer set search_path = public as $$
+export const eraseFunction = (
+  more: string,
+): string => `create or replace function erase_client(who uuid, actor text) returns void language plpgsql security definer set search_path = public as $$
 declare mine uuid := ${STUDIO}; ids uuid[]; begin
   if mine is null or not exists (select 1 from client where studio_id = mine and id = who) then raise exception 'no such client'; end if;
   ids := array[who];
@@ -68,6 +70,7 @@ declare mine uuid := ${STUDIO}; ids uuid[]; begin
       `with gone as (delete from ${table} x where x.studio_id = mine and ${where} returning x.id) select ids || array_agg(id) into ids from gone;`,
   ).join("\n  ")}
   delete from audit_event where studio_id = mine and row_id = any (ids);
+  ${more}
   insert into audit_event (studio_id, id, created_by, verb, table_name, row_id) values (mine, gen_random_uuid(), actor, 'erased', 'client', gen_random_uuid());
 end $$`;
 
@@ -82,7 +85,7 @@ export class Migration0004 extends Migration {
     await this.execute(`alter table studio enable row level security`);
     await this.execute(`create policy of_studio on studio for select using (id = ${STUDIO})`);
     await this.execute(`revoke insert on studio, studio_member from ponderis_app`);
-    await this.execute(ERASE);
+    await this.execute(eraseFunction(""));
     await this.execute(`revoke all on function erase_client(uuid, text) from public`);
     await this.execute(`grant execute on function erase_client(uuid, text) to ponderis_app`);
   }

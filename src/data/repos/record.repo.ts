@@ -1,6 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
+import { validate as isUuid } from "uuid";
 import type { Scope } from "../scope";
 import { fromStored, type StoredSetting } from "../setting";
 import { RECORD_SQL } from "./record.sql";
@@ -35,6 +36,7 @@ export async function loadRecord(
   clientId: string,
   sessionCount = RECENT_SESSIONS,
 ): Promise<ClientRecord | null> {
+  if (!isUuid(clientId)) return null;
   const [row] = await em.execute<{ record: StoredRecord }[]>(RECORD_SQL, [studioId, clientId, sessionCount]);
   const { client, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
   if (!client) return null;

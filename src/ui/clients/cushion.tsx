@@ -23,7 +23,7 @@ function CushionForm({ units, onDone }: { units: UnitSystem; onDone: () => void 
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => addCushionAction({ thicknessM }), onDone);
+        take((stepId) => addCushionAction({ thicknessM }, stepId), onDone);
       }}
     >
       <Stack>

@@ -35,7 +35,7 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
   const input = { id, name, birthYear, sex, complaints: [complaint], conditions: [], archivedDay: null, goal, heightM, massKg };
   const submit = (): void =>
     take(
-      () => addClientAction(input),
+      (stepId) => addClientAction(input, stepId),
       ({ clientId }) => router.push(`/clients/${clientId}/limits`),
     );
   return (

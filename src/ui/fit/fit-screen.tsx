@@ -1,9 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import { useRouter } from "next/navigation";
-import { useMemo, useState, useTransition } from "react";
+import { useMemo, useState } from "react";
 import styled from "styled-components";
-import { keepRungAction } from "../../actions/plan";
 import { variationById } from "../../core/catalogue/catalogue";
 import { type Pattern, PATTERNS } from "../../core/catalogue/variation";
 import type { FitContext } from "../../core/fit/context";
@@ -20,7 +18,6 @@ import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
 import { fitReasonText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
-import { problemText } from "../text/problem-text";
 import { color, media } from "../theme/tokens";
 import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
@@ -29,6 +26,7 @@ import { PatternTabs } from "./pattern-tabs";
 import { PoseNumbers } from "./pose-numbers";
 import { StairBar } from "./stair-bar";
 import { type Fit, type Plan, rangesOf, useFit } from "./use-fit";
+import { useKeep } from "./use-keep";
 import { VariationList } from "./variation-list";
 
 const FigureCard = styled.section`
@@ -92,33 +90,6 @@ function ghostOf({ plans, units }: FitScreenProps, { context, pattern, here }: F
   if (!plan || (plan.variationId === here.variationId && plan.setting === here.setting)) return null;
   const pose = poseOf(context.subject, variationById(plan.variationId), plan.setting);
   return pose.ok ? { pose, label: `last time, ${settingText(plan.setting, units).split(", ")[0] ?? ""}` } : null;
-}
-
-/** Keep: the rung and dose become the plan. What the rules would not do by themselves asks why; a limit or a warning sign refuses. */
-function useKeep({ clientId, isStopped, units }: FitScreenProps, fit: Fit) {
-  const router = useRouter();
-  const [asked, setAsked] = useState<string | null>(null);
-  const [note, setNote] = useState("");
-  const [problem, setProblem] = useState<string | null>(null);
-  const [isSaving, save] = useTransition();
-  const send = (): void =>
-    save(async () => {
-      const { variation, setting, dose, context } = fit;
-      const choice = { variationId: variation.id, side: context.subject.leadSide, setting, dose, note };
-      const result = await keepRungAction(clientId, choice).catch(() => null);
-      if (result === null) return setProblem("The server did not answer. Nothing you set is lost; try again.");
-      if (result.ok) {
-        setAsked(null);
-        return router.push(`/clients/${clientId}/floor`);
-      }
-      if ("refusal" in result && result.refusal.code.endsWith("-needs-note")) setAsked(problemText(result, units));
-      else setProblem(problemText(result, units));
-    });
-  const keep = (): void => {
-    setProblem(null);
-    if (!isStopped && !isSaving && fit.isReady) send();
-  };
-  return { keep, send, asked, setAsked, note, setNote, problem, isSaving, canKeep: fit.isReady && !fit.judgement.blocked && !isStopped };
 }
 
 const LEGS: readonly { id: Side; label: string }[] = [

@@ -59,7 +59,7 @@ export function StartScreen({
               isDisabled={isTaking || prescriptionIds.length === 0}
               onPress={() =>
                 take(
-                  () => openSessionAction(clientId, { prescriptionIds }),
+                  (stepId) => openSessionAction(clientId, { prescriptionIds }, stepId),
                   () => router.refresh(),
                 )
               }

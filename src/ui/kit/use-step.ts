@@ -1,30 +1,54 @@
 "use client";
 import { unstable_rethrow } from "next/navigation";
-import { useState, useTransition } from "react";
+import { useRef, useState, useTransition } from "react";
+import { v4 as newUuid } from "uuid";
 import type { StepResult } from "../../actions/step";
+import type { UnitSystem } from "../../core/units";
 import { problemText } from "../text/problem-text";
 
-/** Sends one step to the server; says what went wrong and leaves everything entered where it was. */
-export function useStep(): {
-  take: <T extends object>(action: () => Promise<StepResult<T>>, onTaken?: (result: { ok: true } & T) => void) => void;
+const AGAIN_AFTER_MS = [1000, 2000, 4000, 8000];
+const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/**
+ * Sends one step to the server; says what went wrong and leaves everything entered where it was. A step keeps its id
+ * until it is answered: an answer that was lost is asked for again, and nothing happens twice.
+ */
+export function useStep(units: UnitSystem = "metric"): {
+  take: <T extends object>(
+    action: (stepId: string) => Promise<StepResult<T>>,
+    onTaken?: (result: { ok: true } & T) => void,
+    /** A refusal that is asked about rather than said: true where it was. */
+    onRefused?: (result: Exclude<StepResult, { ok: true }>) => boolean,
+  ) => void;
   isTaking: boolean;
   problem: string | null;
 } {
+  const stepId = useRef<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [isTaking, start] = useTransition();
   return {
     isTaking,
     problem,
-    take: (action, onTaken) =>
+    take: (action, onTaken, onRefused) =>
       start(async () => {
         setProblem(null);
-        const result = await action().catch((error: unknown) => {
-          unstable_rethrow(error); // where the studio sends us next
-          return null;
-        });
-        if (result === null) setProblem("The server did not answer. Nothing you entered is lost; try again.");
-        else if (result.ok) onTaken?.(result);
-        else setProblem(problemText(result));
+        const id = (stepId.current ??= newUuid());
+        for (const waitMs of [...AGAIN_AFTER_MS, null]) {
+          const result = await action(id).catch((error: unknown) => {
+            unstable_rethrow(error); // where the studio sends us next
+            return null;
+          });
+          if (result !== null) {
+            stepId.current = null;
+            if (result.ok) onTaken?.(result);
+            else setProblem(onRefused?.(result) ? null : problemText(result, units));
+            return;
+          }
+          if (waitMs === null) break;
+          setProblem("Not confirmed yet, sending again. Nothing you entered is lost.");
+          await pause(waitMs);
+        }
+        setProblem("Not confirmed: the studio does not answer. Nothing you entered is lost; sending it once more counts once.");
       }),
   };
 }

@@ -23,7 +23,7 @@ function MeasureForm(props: { clientId: string; measure: BodyMeasure; units: Uni
       onSubmit={(event) => {
         event.preventDefault();
         const { heightM, massKg, sex, ...overrides } = draft;
-        take(() => recordMeasureAction(props.clientId, { heightM, massKg, overrides }), props.onDone);
+        take((stepId) => recordMeasureAction(props.clientId, { heightM, massKg, overrides }, stepId), props.onDone);
       }}
     >
       <Stack>
@@ -78,7 +78,7 @@ export function BodyCard(props: {
             label: postureName(id),
           }))}
           value={posture.kind === "measured" ? "measured" : posture.name}
-          onChange={(next) => choosing.take(() => choosePostureAction(clientId, { posture: next }))}
+          onChange={(next) => choosing.take((stepId) => choosePostureAction(clientId, { posture: next }, stepId))}
         />
       </div>
       <Soft>{postureText(posture)} Ceilings follow the rule, so that the calm seat stays what it was.</Soft>

@@ -133,7 +133,7 @@ export function CalmPoseForm({
           shankLeanDeg,
           trunkLeanDeg,
         };
-        take(() => recordCalmPoseAction(clientId, calm), onDone);
+        take((stepId) => recordCalmPoseAction(clientId, calm, stepId), onDone);
       }}
     >
       <Columns $template="minmax(0, 1fr) 260px">

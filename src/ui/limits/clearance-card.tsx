@@ -27,7 +27,7 @@ export function ClearanceCard({ clientId, warning }: { clientId: string; warning
       <Form
         onSubmit={(event) => {
           event.preventDefault();
-          take(() => clearWarningAction(clientId, { sourceId, sign, by, role, note }));
+          take((stepId) => clearWarningAction(clientId, { sourceId, sign, by, role, note }, stepId));
         }}
       >
         <Stack>

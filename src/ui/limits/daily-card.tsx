@@ -46,7 +46,7 @@ export function DailyCard({ clientId, tasks, units }: { clientId: string; tasks:
             <TextButton
               aria-label={`Take away ${task.name}`}
               isDisabled={isTaking}
-              onPress={() => take(() => setDailyHeightAction(clientId, { name: task.name, kind: task.kind, heightM: null }))}
+              onPress={() => take((stepId) => setDailyHeightAction(clientId, { name: task.name, kind: task.kind, heightM: null }, stepId))}
             >
               take away
             </TextButton>
@@ -57,7 +57,7 @@ export function DailyCard({ clientId, tasks, units }: { clientId: string; tasks:
         onSubmit={(event) => {
           event.preventDefault();
           take(
-            () => setDailyHeightAction(clientId, { name, kind, heightM: Math.min(max, Math.max(min, heightM)) }),
+            (stepId) => setDailyHeightAction(clientId, { name, kind, heightM: Math.min(max, Math.max(min, heightM)) }, stepId),
             () => setName(""),
           );
         }}

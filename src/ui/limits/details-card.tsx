@@ -25,7 +25,7 @@ function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => 
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => correctDetailsAction(draft), onDone);
+        take((stepId) => correctDetailsAction(draft, stepId), onDone);
       }}
     >
       <Stack>
@@ -62,7 +62,8 @@ function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => 
 function ComplaintForm({ clientId, complaint, onDone }: { clientId: string; complaint: Complaint | null; onDone: () => void }) {
   const [draft, setDraft] = useState<ComplaintDraft>(() => complaint ?? emptyComplaint(newUuid()));
   const { take, isTaking, problem } = useStep();
-  const send = (isEnded: boolean): void => take(() => correctComplaintAction(clientId, { complaint: draft, isEnded }), onDone);
+  const send = (isEnded: boolean): void =>
+    take((stepId) => correctComplaintAction(clientId, { complaint: draft, isEnded }, stepId), onDone);
   return (
     <Form
       onSubmit={(event) => {
@@ -102,7 +103,7 @@ function EndForm({ client, today, onDone }: { client: ClientProfile; today: Day;
       </p>
       <Button
         isDisabled={isTaking}
-        onPress={() => take(() => correctDetailsAction({ ...client, archivedDay: isArchived ? null : today }), onDone)}
+        onPress={() => take((stepId) => correctDetailsAction({ ...client, archivedDay: isArchived ? null : today }, stepId), onDone)}
       >
         {isArchived ? "Take up again" : "Put away"}
       </Button>
@@ -111,7 +112,11 @@ function EndForm({ client, today, onDone }: { client: ClientProfile; today: Day;
       </p>
       <TextField label={`Type "${client.name}" to erase`} value={typed} onChange={setTyped} />
       <Problem text={problem} />
-      <Button $tone="danger" isDisabled={isTaking || typed.trim() !== client.name} onPress={() => take(() => eraseClientAction(client.id))}>
+      <Button
+        $tone="danger"
+        isDisabled={isTaking || typed.trim() !== client.name}
+        onPress={() => take((stepId) => eraseClientAction(client.id, stepId))}
+      >
         Erase everything of this client
       </Button>
     </Stack>

@@ -87,7 +87,7 @@ export function LimitForm({ clientId, today, units, onDone }: { clientId: string
         event.preventDefault();
         const owner = { kind: ownerKind, name: ownerName };
         const limit: Omit<Limit, "lift" | "side"> = { id, rule: ruleOf(what, value, text, units), owner, fromDay: today, untilDay };
-        take(() => addLimitAction(clientId, { ...limit, side: isSided ? side : "both" }), onDone);
+        take((stepId) => addLimitAction(clientId, { ...limit, side: isSided ? side : "both" }, stepId), onDone);
       }}
     >
       <Stack>

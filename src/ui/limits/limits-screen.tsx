@@ -86,7 +86,7 @@ function LiftForm({
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => liftLimitAction(clientId, { limitId: limit.id, kind, by, role, reason }), onDone);
+        take((stepId) => liftLimitAction(clientId, { limitId: limit.id, kind, by, role, reason }, stepId), onDone);
       }}
     >
       <Stack>
@@ -192,7 +192,11 @@ export function LimitsScreen(props: LimitsScreenProps) {
               {ceilings.map((ceiling) => (
                 <CeilingLine key={ceiling.id} ceiling={ceiling} units={units} isProvisional={provisional.includes(ceiling.id)}>
                   {proposal?.ceilingId === ceiling.id && (
-                    <Button $tone="primary" isDisabled={raising.isTaking} onPress={() => raising.take(() => raiseCeilingAction(clientId))}>
+                    <Button
+                      $tone="primary"
+                      isDisabled={raising.isTaking}
+                      onPress={() => raising.take((stepId) => raiseCeilingAction(clientId, stepId))}
+                    >
                       Raise by 5%
                     </Button>
                   )}

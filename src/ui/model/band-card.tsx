@@ -39,7 +39,7 @@ function BandForm({ units, onDone }: { units: UnitSystem; onDone: (name: string)
         event.preventDefault();
         const band = { name, restM, points: points.map(({ lengthM, pullKg }) => ({ lengthM, tensionN: nFromKgf(pullKg) })) };
         take(
-          () => addBandAction(band),
+          (stepId) => addBandAction(band, stepId),
           () => onDone(name.trim()),
         );
       }}

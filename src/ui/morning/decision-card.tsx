@@ -48,7 +48,7 @@ function OverruleForm({ clientId, sessionId, itemId, decision, input, units, onD
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => decideAction(clientId, { sessionId, itemId, move, note }), onDone);
+        take((stepId) => decideAction(clientId, { sessionId, itemId, move, note }, stepId), onDone);
       }}
     >
       <Stack>
@@ -105,7 +105,7 @@ export function DecisionCard(props: DecisionCardProps) {
             isDisabled={isTaking}
             onPress={() =>
               take(
-                () => decideAction(clientId, { sessionId, itemId, move: decision.move, note: "" }),
+                (stepId) => decideAction(clientId, { sessionId, itemId, move: decision.move, note: "" }, stepId),
                 ({ isSuperseded }) => setKeptSince(isSuperseded),
               )
             }

@@ -36,7 +36,7 @@ export function MorningForm(props: {
         event.preventDefault();
         const morning = { sessionId, pains: said, newSwelling: swollen === "yes", warningSigns: [...signs] };
         take(
-          () => answerMorningAction(clientId, morning),
+          (stepId) => answerMorningAction(clientId, morning, stepId),
           () => onDone?.(),
         );
       }}

@@ -29,7 +29,7 @@ function SetForm({ clientId, sessionId, set, number }: { clientId: string; sessi
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take(() => correctSessionAction(clientId, { sessionId, body: { kind: "set-corrected", setId: set.id, change } }));
+        take((stepId) => correctSessionAction(clientId, { sessionId, body: { kind: "set-corrected", setId: set.id, change } }, stepId));
       }}
     >
       <Row $gap={12} style={{ alignItems: "end" }}>
@@ -41,7 +41,9 @@ function SetForm({ clientId, sessionId, set, number }: { clientId: string; sessi
         </Button>
         <Button
           isDisabled={isTaking}
-          onPress={() => take(() => correctSessionAction(clientId, { sessionId, body: { kind: "set-voided", setId: set.id } }))}
+          onPress={() =>
+            take((stepId) => correctSessionAction(clientId, { sessionId, body: { kind: "set-voided", setId: set.id } }, stepId))
+          }
         >
           Take back
         </Button>
@@ -89,7 +91,9 @@ export function CorrectSession(props: {
             <Button
               isDisabled={going.isTaking}
               onPress={() =>
-                going.take(() => correctSessionAction(clientId, { sessionId: session.id, body: { kind: "session-continued" } }))
+                going.take((stepId) =>
+                  correctSessionAction(clientId, { sessionId: session.id, body: { kind: "session-continued" } }, stepId),
+                )
               }
             >
               It ended too early: go on with it

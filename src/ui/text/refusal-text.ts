@@ -26,6 +26,7 @@ const PLAIN: Readonly<Record<string, string>> = {
   "seat-out-of-reach": "This seat is higher or lower than the hips can be.",
   "blocked-by-limit": "A limit does not allow this. It can be lifted under Limits by whoever owns it.",
   retired: "This row is no longer in the catalogue: choose another.",
+  "taken-before": "What you sent first did arrive. Look at it before you send something else: reload this page.",
   "another-is-open": "Another session of that day is under way. End it first.",
 };
 const OVERRULE: Readonly<Record<string, string>> = {
