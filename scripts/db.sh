@@ -1,11 +1,14 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|createdb NAME|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|psql
 # DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
 # a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
+#
+# Three roles: the superuser signs in by the socket alone, in a folder that only the server's user may enter; the owner
+# owns the tables and migrates them; the application owns nothing. Both passwords are made here, for this cluster alone.
 set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
-OWNER=ponderis; APP=ponderis_app; PASSWORD=ponderis; HOST=127.0.0.1 # loopback only: the password is no secret
+OWNER=ponderis_owner; APP=ponderis_app; HOST=127.0.0.1
 DB_NAME="${DB_NAME:-ponderis}"
 BASE="${DB_DIR:-$ROOT/.data/demo}"
 
@@ -24,52 +27,86 @@ own() { [ "$(id -u)" != 0 ] || chown postgres: "$@"; }
 HASH="$(printf '%s' "$BASE" | cksum | cut -d' ' -f1)"
 mkdir -p "$BASE"
 as_pg test -x "$BASE" || { BASE="/var/tmp/ponderis-db-$HASH"; mkdir -p "$BASE"; } # root's checkout below a private folder
-DATA="$BASE/pg"; LOG="$BASE/pg.log"; PORT_FILE="$BASE/pg.port"
+DATA="$BASE/pg"; LOG="$BASE/pg.log"; PORT_FILE="$BASE/pg.port"; PASSWORDS="$BASE/passwords"; SUPER_FILE="$BASE/superuser"
 SOCK="/tmp/ponderis-pg-$(id -u)-$HASH" # socket paths hold 107 bytes at most
 PORT="$(cat "$PORT_FILE" 2>/dev/null || echo "${DB_PORT:-54329}")"
+SUPER="$(cat "$SUPER_FILE" 2>/dev/null || echo ponderis)" # clusters of the first releases
 
 busy() { (exec 3<>"/dev/tcp/$HOST/$1") 2>/dev/null; }
-running() { [ -s "$DATA/PG_VERSION" ] && as_pg "$BIN/pg_ctl" -D "$DATA" status >/dev/null 2>&1; }
-sql() { PGPASSWORD=$PASSWORD "$BIN/psql" -h "$HOST" -p "$PORT" -U "$OWNER" -v ON_ERROR_STOP=1 "$@"; }
-url() { echo "postgresql://$1:$PASSWORD@$HOST:$PORT/$2"; }
-ensure_db() { [ "$(sql -qAtd postgres -c "select 1 from pg_database where datname='$1'")" = 1 ] || sql -qd postgres -c "create database \"$1\""; }
-# The application signs in as a role that owns nothing and is no superuser.
-ensure_app_role() {
-  [ "$(sql -qAtd postgres -c "select 1 from pg_roles where rolname='$APP'")" = 1 ] ||
-    sql -qd postgres -c "create role $APP login nosuperuser nocreatedb nocreaterole password '$PASSWORD'"
+# a folder copied while its server ran carries that server's pid: it is not ours
+running() { [ -s "$DATA/PG_VERSION" ] && [ "$(sed -n 2p "$DATA/postmaster.pid" 2>/dev/null)" = "$DATA" ] && as_pg "$BIN/pg_ctl" -D "$DATA" status >/dev/null 2>&1; }
+sql() { "$BIN/psql" -h "$SOCK" -p "$PORT" -U "$SUPER" -v ON_ERROR_STOP=1 "$@"; }
+password() { sed -n "s/^$1=//p" "$PASSWORDS"; }
+url() { echo "postgresql://$1:$(password "$1")@$HOST:$PORT/$2"; }
+secret() { head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n'; }
+
+ensure_role() { # NAME OPTIONS
+  [ "$(sql -qAtd postgres -c "select 1 from pg_roles where rolname='$1'")" = 1 ] || sql -qd postgres -c "create role $1"
+  sql -qd postgres -c "alter role $1 login nosuperuser nocreatedb nocreaterole nobypassrls password '$(password "$1")'"
+}
+ensure_roles() {
+  [ -s "$PASSWORDS" ] || (umask 077; printf '%s=%s\n' "$OWNER" "$(secret)" "$APP" "$(secret)" > "$PASSWORDS")
+  ensure_role "$OWNER"; ensure_role "$APP"
+  # one stuck query or forgotten transaction holds nobody up for long
+  sql -qd postgres -c "alter role $APP set statement_timeout = '15s'" -c "alter role $APP set lock_timeout = '5s'" \
+    -c "alter role $APP set idle_in_transaction_session_timeout = '15s'"
+  [ "$SUPER" != ponderis ] || sql -qd postgres -c "alter role ponderis password null"
+}
+ensure_db() {
+  [ "$(sql -qAtd postgres -c "select 1 from pg_database where datname='$1'")" = 1 ] || sql -qd postgres -c "create database \"$1\" owner $OWNER"
+  [ "$(sql -qAtd postgres -c "select pg_get_userbyid(datdba) from pg_database where datname='$1'")" = "$OWNER" ] || take_over "$1"
+}
+take_over() { # a database of the first releases, where the superuser owned the tables
+  sql -qd postgres -c "alter database \"$1\" owner to $OWNER"
+  sql -qd "$1" -c "do \$\$ declare o record; begin
+    for o in select format('%I.%I', n.nspname, c.relname) as name from pg_class c join pg_namespace n on n.oid = c.relnamespace where n.nspname = 'public' and c.relkind in ('r', 'v') loop
+      execute 'alter table ' || o.name || ' owner to $OWNER'; end loop;
+    for o in select p.oid::regprocedure::text as name from pg_proc p join pg_namespace n on n.oid = p.pronamespace where n.nspname = 'public' loop
+      execute 'alter function ' || o.name || ' owner to $OWNER'; end loop; end \$\$"
 }
 
 make_cluster() { # under another name until it is whole
-  local pw; pw="$(mktemp)"; echo "$PASSWORD" > "$pw"
-  rm -rf "$DATA.new"; install -d -m 700 "$DATA.new"; own "$DATA.new" "$pw"
-  as_pg "$BIN/initdb" -D "$DATA.new" -U "$OWNER" --pwfile="$pw" --auth-local=trust --auth-host=scram-sha-256 \
-    --encoding=UTF8 --locale=C.UTF-8 >/dev/null || { rm -rf "$DATA.new" "$pw"; echo "PostgreSQL could not make its data folder in $BASE: is the disk full?" >&2; exit 1; }
-  rm -f "$pw"; mv "$DATA.new" "$DATA"
+  rm -rf "$DATA.new" "$PASSWORDS"; install -d -m 700 "$DATA.new"; own "$DATA.new"
+  as_pg "$BIN/initdb" -D "$DATA.new" -U postgres --auth-local=trust --auth-host=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >/dev/null ||
+    { rm -rf "$DATA.new"; echo "PostgreSQL could not make its data folder in $BASE: is the disk full?" >&2; exit 1; }
+  mv "$DATA.new" "$DATA"; SUPER=postgres; echo postgres > "$SUPER_FILE"
 }
 
 start() {
   if ! running; then
-    install -d -m 700 "$SOCK"; touch "$LOG"; own "$SOCK" "$LOG"
+    install -d -m 700 "$SOCK"; touch "$LOG"; chmod 600 "$LOG"; own "$SOCK" "$LOG"
     [ -s "$DATA/PG_VERSION" ] || { rm -rf "$DATA"; make_cluster; }
     while busy "$PORT"; do PORT=$((PORT + 1)); done
     echo "$PORT" > "$PORT_FILE"
     local fast=""; [ "${DB_FAST:-0}" = 1 ] && fast="-c fsync=off -c full_page_writes=off"
-    as_pg "$BIN/pg_ctl" -D "$DATA" -l "$LOG" -w -t 60 -s start \
-      -o "-c listen_addresses=$HOST -c port=$PORT -c unix_socket_directories=$SOCK -c max_connections=60 $fast" </dev/null >/dev/null ||
-      { echo "PostgreSQL did not start. The end of its log:" >&2; tail -20 "$LOG" >&2; exit 1; }
+    # its log tells of faults, never of what a statement said
+    as_pg "$BIN/pg_ctl" -D "$DATA" -l "$LOG" -W -s start -o "-c listen_addresses=$HOST -c port=$PORT -c unix_socket_directories=$SOCK -c max_connections=60 \
+      -c log_min_error_statement=panic -c log_parameter_max_length_on_error=0 -c log_error_verbosity=terse -c log_statement=none $fast" </dev/null >/dev/null
+    until_ready
   fi
-  ensure_app_role; ensure_db "$DB_NAME"
+  ensure_roles; ensure_db "$DB_NAME"
+}
+until_ready() { # as long as it needs, and says so; what does not come up is stopped
+  for ((s = 0; s < 6000; s++)); do
+    "$BIN/pg_isready" -q -h "$SOCK" -p "$PORT" && return
+    if ((s % 10 == 9)) && ! as_pg "$BIN/pg_ctl" -D "$DATA" status >/dev/null 2>&1; then break; fi
+    ((s == 0 || s % 100 != 0)) || echo "  PostgreSQL is still starting, $((s / 10)) s" >&2
+    sleep 0.1
+  done
+  as_pg "$BIN/pg_ctl" -D "$DATA" -m immediate -s stop >/dev/null 2>&1 || true
+  echo "PostgreSQL did not start. The end of its log:" >&2; tail -20 "$LOG" >&2; exit 1
 }
 
 case "${1:-start}" in
   start) start ;;
   kill) if running; then as_pg "$BIN/pg_ctl" -D "$DATA" -m immediate -w -s stop; fi ;; # as if the power went
   stop) if running; then as_pg "$BIN/pg_ctl" -D "$DATA" -m fast -w -s stop; fi ;;
-  reset) bash "$0" stop; rm -rf "$DATA" "$PORT_FILE"; exec bash "$0" start ;;
+  reset) bash "$0" stop; rm -rf "$DATA" "$PORT_FILE" "$PASSWORDS" "$SUPER_FILE"; exec bash "$0" start ;;
   url) url "$APP" "${2:-$DB_NAME}" ;;
   owner-url) url "$OWNER" "${2:-$DB_NAME}" ;;
+  super-url) echo "postgresql://$SUPER@/${2:-$DB_NAME}?host=$SOCK&port=$PORT" ;; # for tests that look behind every policy
   createdb) ensure_db "$2" ;;
   dropdb) sql -qd postgres -c "drop database if exists \"$2\" with (force)" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|createdb NAME|dropdb NAME|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|psql" >&2; exit 2 ;;
 esac

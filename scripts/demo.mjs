@@ -9,7 +9,8 @@ const reset = process.argv.includes('--reset')
 async function main() {
   console.log('Ponderis demo')
   let database
-  let env
+  let urls
+  let env // what the web process knows: not the owner of the tables
   await step('Check this machine', async () => {
     checkMachine()
     await requireFreePort(port)
@@ -17,10 +18,11 @@ async function main() {
   await step('Packages', installPackages)
   await step('Database', async () => {
     database = await startDatabase('demo', { reset, port: 54329 })
-    env = { ...(await database.urls()), APP_URL: address, AUTH_SECRET: authSecret(), NODE_ENV: 'production' }
+    urls = await database.urls()
+    env = { DATABASE_URL: urls.DATABASE_URL, APP_URL: address, AUTH_SECRET: authSecret(), NODE_ENV: 'production' }
   })
-  await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
-  await step('Demo data', async () => (await run(bin('tsx'), ['src/data/demo/seed.ts'], env)).trim())
+  await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], urls) })
+  await step('Demo data', async () => (await run(bin('tsx'), ['src/data/demo/seed.ts'], { ...env, ...urls })).trim())
   await step('Build', buildApp)
   await requireFreePort(port)
   const server = spawn(bin('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'ignore', 'inherit'], detached: true })
@@ -47,12 +49,13 @@ async function main() {
   console.log(`\n  Open      ${address}\n  E-mail    trainer@ponderis.example\n  Password  harbour-scale\n\n  Ctrl-C stops it. npm run demo -- --reset starts the data over.`)
 }
 
+/** Waits as long as the machine needs, and says so; a server that ends by itself ends the command. */
 async function untilHealthy(url) {
-  for (let i = 0; i < 120; i++) {
+  for (let i = 1; ; i++) {
     if (await fetch(url).then((response) => response.ok, () => false)) return
     await new Promise((resolve) => setTimeout(resolve, 250))
+    if (i % 40 === 0) console.log(`  still starting, ${i / 4} s`)
   }
-  throw new Error(`${url} did not answer within 30 s`)
 }
 
 main().catch(leave)

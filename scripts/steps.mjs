@@ -62,10 +62,11 @@ export async function installPackages() {
 /** Starts the cluster in `.data/<name>` and returns its settings for the application and for migrations. */
 export async function startDatabase(name, { fast = false, reset = false, port }) {
   const env = { DB_DIR: join(root, '.data', name), DB_FAST: fast ? '1' : '0', DB_PORT: String(port) }
-  await db([reset ? 'reset' : 'start'], env)
+  await show('bash', ['scripts/db.sh', reset ? 'reset' : 'start'], env)
   const urls = async (database = 'ponderis') => ({
     DATABASE_URL: (await db(['url', database], env)).trim(),
     DATABASE_OWNER_URL: (await db(['owner-url', database], env)).trim(),
+    DATABASE_SUPER_URL: (await db(['super-url', database], env)).trim(),
   })
   return {
     urls,

@@ -8,7 +8,7 @@ import { setDailyHeight } from "../data/repos/client.repo";
 import { newMeasureSchema, postureChoiceSchema } from "../schemas/body.schema";
 import { complaintChangeSchema, dailyHeightSchema, detailsSchema, newClientSchema } from "../schemas/client.schema";
 import { clearanceSchema } from "../schemas/limit.schema";
-import { type StepResult, takeStep } from "./step";
+import { type StepResult, take, takeStep } from "./step";
 
 export async function addClientAction(input: unknown, stepId: unknown): Promise<StepResult<{ clientId: string }>> {
   return takeStep("add-client", stepId, newClientSchema, input, ({ scope, today }, em, { heightM, massKg, complaints, ...profile }) =>
@@ -30,7 +30,7 @@ export async function correctComplaintAction(clientId: string, input: unknown, s
 
 /** Every trace of one client, on request. Nothing is left to look at, so the list is shown next. */
 export async function eraseClientAction(clientId: string, stepId: unknown): Promise<StepResult> {
-  const erased = await takeStep("erase", stepId, Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
+  const erased = await take("erase", stepId, Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
   if (erased.ok) redirect("/");
   return erased;
 }

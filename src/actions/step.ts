@@ -26,10 +26,10 @@ async function onceMore<T>(work: () => Promise<T>): Promise<T> {
 }
 
 /**
- * A public endpoint in one shape: authorise, parse, take the step in one transaction of this studio, refresh what shows
- * it. The step's id is made where the form is: sent again, it gets the first answer and happens once.
+ * A public endpoint in one shape: authorise, parse, take the step in one transaction of this studio. The step's id is
+ * made where the form is: sent again, it gets the first answer and happens once.
  */
-export async function takeStep<I, T extends object>(
+export async function take<I, T extends object>(
   name: string,
   stepId: unknown,
   schema: Joi.Schema<I>,
@@ -48,6 +48,12 @@ export async function takeStep<I, T extends object>(
   };
   const taken = await onceMore(() => inStudio(by.scope.studioId, (em) => once(by.scope, em, step, () => work(by, em, parsed.value))));
   log.info({ step: name, studio: by.scope.studioId, outcome: taken.ok ? "taken" : taken.refusal.code });
+  return taken;
+}
+
+/** The same, and whatever shows it is refreshed. */
+export async function takeStep<I, T extends object>(...step: Parameters<typeof take<I, T>>): Promise<StepResult<T>> {
+  const taken = await take(...step);
   if (taken.ok) revalidatePath("/", "layout");
   return taken;
 }

@@ -17,7 +17,8 @@ const options = (clientUrl: string): Options =>
     entities: [...clientEntities, ...loopEntities],
     extensions: [Migrator],
     forceUtcTimezone: true,
-    pool: { min: 0, max: 10 },
+    pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },
+    driverOptions: { connection: { connectionTimeoutMillis: 5000 } },
     migrations: { migrationsList, path: "src/data/migrations", snapshot: false, tableName: "mikro_orm_migrations", allOrNothing: true },
   });
 

@@ -10,7 +10,7 @@ beforeAll(async () => {
 });
 afterAll(() => orm.close());
 
-const UNOWNED = ["studio", "user", "session", "account", "verification", "rateLimit", "limiter", "mikro_orm_migrations"];
+const UNOWNED = ["studio", "user", "session", "account", "verification", "rateLimit", "limiter", "heartbeat", "mikro_orm_migrations"];
 
 test.each([...clientEntities, ...loopEntities].map((entity) => entity.meta.tableName))(
   "%s has just the columns its entity names",

@@ -21,13 +21,25 @@ async function until(what: string, holds: () => Promise<boolean>): Promise<void>
   throw new Error(`${what} did not happen within 30 s`);
 }
 
+/** What the web process knows: not the owner of the tables, nor who stands above it. */
+function webEnvironment(): NodeJS.ProcessEnv {
+  const { DATABASE_OWNER_URL: _owner, DATABASE_SUPER_URL: _super, ...rest } = process.env;
+  return rest;
+}
+
 export async function startServer(): Promise<void> {
   if (server) return;
   server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
     cwd: root,
     detached: true,
     stdio: ["ignore", "ignore", "inherit"],
-    env: { ...process.env, APP_URL: address, AUTH_SECRET: "only-for-tests-0123456789abcdef0", AUTH_RATE_LIMIT: "off", LOG_LEVEL: "error" },
+    env: {
+      ...webEnvironment(),
+      APP_URL: address,
+      AUTH_SECRET: "only-for-tests-0123456789abcdef0",
+      AUTH_RATE_LIMIT: "off",
+      LOG_LEVEL: "error",
+    },
   });
   await until("the server's start", isHealthy);
 }

@@ -55,9 +55,9 @@ export async function expectAccessible(page: Page): Promise<void> {
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(" | ")}`)).toEqual([]);
 }
 
-/** What the database holds, as its owner. */
+/** What the database holds, behind every policy. */
 export async function sql<T extends object>(text: string, values: readonly unknown[] = []): Promise<T[]> {
-  const client = new Postgres({ connectionString: process.env["DATABASE_OWNER_URL"] });
+  const client = new Postgres({ connectionString: process.env["DATABASE_SUPER_URL"] });
   await client.connect();
   try {
     return (await client.query<T>(text, [...values])).rows;

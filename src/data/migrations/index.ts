@@ -6,6 +6,7 @@ import { Migration0004 } from "./migration-0004";
 import { Migration0005 } from "./migration-0005";
 import { Migration0006 } from "./migration-0006";
 import { Migration0007 } from "./migration-0007";
+import { Migration0008 } from "./migration-0008";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -15,4 +16,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0005", class: Migration0005 },
   { name: "migration-0006", class: Migration0006 },
   { name: "migration-0007", class: Migration0007 },
+  { name: "migration-0008", class: Migration0008 },
 ];

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { gunzipSync } from "node:zlib";
-import type { EntityManager } from "@mikro-orm/postgresql";
+import { Client } from "pg";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { currentPlans, fitContextOf } from "../../core/record/derive";
 import { inStudio, openOwnerOrm } from "../orm";
@@ -13,24 +13,31 @@ const OLD_DEMO = gunzipSync(readFileSync(new URL("./demo-of-0002.sql.gz", import
 const NAME = `migrated_${process.pid}`;
 const here = process.env["DATABASE_OWNER_URL"] ?? "";
 
-async function asOwner<T>(url: string, work: (em: EntityManager) => Promise<T>, upTo?: string | null): Promise<T> {
-  process.env["DATABASE_OWNER_URL"] = url;
-  const orm = await openOwnerOrm();
+type Run = (sql: string) => Promise<Record<string, unknown>[]>;
+/** Behind every policy: to put the old data in, and to count what is there. */
+async function behindPolicies<T>(database: string | null, work: (run: Run) => Promise<T>): Promise<T> {
+  const url = process.env["DATABASE_SUPER_URL"] ?? "";
+  const client = new Client({ connectionString: database ? url.replace(/\/[^/?]+\?/, `/${database}?`) : url });
+  await client.connect();
   try {
-    if (upTo !== undefined) await orm.getMigrator().up(upTo === null ? undefined : { to: upTo });
-    return await work(orm.em.fork());
+    return await work(async (sql) => (await client.query(sql)).rows);
   } finally {
-    await orm.close();
-    process.env["DATABASE_OWNER_URL"] = here;
+    await client.end();
   }
 }
+async function migrate(upTo?: string): Promise<void> {
+  process.env["DATABASE_OWNER_URL"] = there;
+  const orm = await openOwnerOrm();
+  process.env["DATABASE_OWNER_URL"] = here;
+  await orm.getMigrator().up(upTo === undefined ? undefined : { to: upTo });
+  await orm.close();
+}
 const there = here.replace(/[^/]+$/, NAME);
-const countsOf = async (em: EntityManager, tables: readonly string[]) =>
-  Object.fromEntries(
-    await Promise.all(
-      tables.map(async (table) => [table, ((await em.execute(`select count(*)::int as n from ${table}`)) as { n: number }[])[0]?.n]),
-    ),
-  );
+async function countsOf(run: Run, tables: readonly string[]): Promise<Record<string, unknown>> {
+  const counts: Record<string, unknown> = {};
+  for (const table of tables) counts[table] = (await run(`select count(*)::int as n from ${table}`))[0]?.["n"];
+  return counts;
+}
 const KEPT = [
   "client",
   "training_session",
@@ -49,27 +56,25 @@ const KEPT = [
 
 let before: Record<string, unknown>;
 beforeAll(async () => {
-  await asOwner(here, (em) => em.execute(`create database ${NAME}`));
-  before = await asOwner(
-    there,
-    async (em) => {
-      await em.execute(`set session_replication_role = replica; ${OLD_DEMO.replaceAll("?", "\\?")}`);
-      return countsOf(em, KEPT);
-    },
-    "migration-0002",
-  );
+  await behindPolicies(null, (run) => run(`create database ${NAME} owner ponderis_owner`));
+  await migrate("migration-0002");
+  before = await behindPolicies(NAME, async (run) => {
+    await run(`set session_replication_role = replica; ${OLD_DEMO}`);
+    return countsOf(run, KEPT);
+  });
 }, 120_000);
-afterAll(() => asOwner(here, (em) => em.execute(`drop database ${NAME} with (force)`)));
+afterAll(() => behindPolicies(null, (run) => run(`drop database ${NAME} with (force)`)));
 
 describe("the demo of the release before", () => {
   test("keeps every client, session, set, decision and morning, and reads as plans, complaints and ceilings of today", async () => {
     expect(before["training_session"]).toBe(74);
-    const after = await asOwner(there, (em) => countsOf(em, KEPT), null);
+    await migrate();
+    const after = await behindPolicies(NAME, (run) => countsOf(run, KEPT));
     expect(after).toEqual(before);
     process.env["DATABASE_OWNER_URL"] = there;
     const orm = await openOwnerOrm();
     process.env["DATABASE_OWNER_URL"] = here;
-    const studios = (await orm.em.fork().execute(`select studio_id as id from client group by 1`)) as { id: string }[];
+    const studios = (await behindPolicies(NAME, (run) => run(`select studio_id as id from client group by 1`))) as { id: string }[];
     let read = 0;
     for (const { id } of studios) {
       const scope = { studioId: id, actorId: "test" };

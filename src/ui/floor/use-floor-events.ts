@@ -5,7 +5,7 @@ import { steadyMs } from "../outbox/clock";
 import type { Owner } from "../outbox/event-store";
 import { useOutbox } from "../outbox/use-outbox";
 
-const LOOK_EVERY_MS = 2000;
+const LOOK_EVERY_MS = 1500;
 const PATIENCE_MS = 15_000;
 
 export interface FloorLog {
@@ -46,7 +46,7 @@ async function look(sessionId: string, after: number): Promise<FloorEvent[] | nu
 }
 
 /**
- * The session as this tablet knows it: what the studio received from anyone, looked at every two seconds, and what was
+ * The session as this tablet knows it: what the studio received from anyone, looked at again and again, and what was
  * tapped here. Appending changes the screen at once; what it adds up to is always the same pure function of the events.
  */
 export function useFloorEvents(sessionId: string, known: readonly FloorEvent[], owner: Owner): FloorLog {
