@@ -25,7 +25,16 @@ const LAYERS = ["data", "ui", "app", "server", "actions", "workers", "schemas"];
 const outer = (...layers) => layers.flatMap((layer) => [`@/${layer}/**`, `**/${layer}/**`]);
 
 export default defineConfig([
-  globalIgnores([".next/**", ".data/**", "node_modules/**", "next-env.d.ts", "scripts/**", "playwright-report/**", "test-results/**"]),
+  globalIgnores([
+    ".next/**",
+    "public/**",
+    ".data/**",
+    "node_modules/**",
+    "next-env.d.ts",
+    "scripts/**",
+    "playwright-report/**",
+    "test-results/**",
+  ]),
   ...next,
   ...tseslint.configs.recommended,
   {

@@ -11,7 +11,16 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: "unit", include: ["src/core/**/*.test.ts", "src/ui/**/*.test.ts", "src/schemas/**/*.test.ts", "cli/**/*.test.ts"] },
+        test: {
+          name: "unit",
+          include: [
+            "src/core/**/*.test.ts",
+            "src/server/**/*.test.ts",
+            "src/ui/**/*.test.ts",
+            "src/schemas/**/*.test.ts",
+            "cli/**/*.test.ts",
+          ],
+        },
       },
       { extends: true, test: { name: "published", include: ["tests/published/**/*.test.ts"] } },
       {

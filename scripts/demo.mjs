@@ -25,7 +25,7 @@ async function main() {
   await step('Demo data', async () => (await run(bin('tsx'), ['src/data/demo/seed.ts'], { ...env, ...urls })).trim())
   await step('Build', buildApp)
   await requireFreePort(port)
-  const server = spawn(bin('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'ignore', 'inherit'], detached: true })
+  const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: root, env: { ...process.env, ...env, PORT: String(port) }, stdio: ['ignore', 'ignore', 'inherit'], detached: true })
 
   let stopping = false
   const stop = () => {

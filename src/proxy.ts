@@ -1,6 +1,6 @@
 import { NextResponse, type NextRequest } from "next/server";
 
-/** Security headers for every page, with a nonce of its own. */
+/** The content policy of every page, with a nonce of its own. The other headers are the door's: scripts/serve.mjs. */
 export function proxy(request: NextRequest): NextResponse {
   const nonce = Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString("base64");
   const isDev = process.env.NODE_ENV !== "production";
@@ -16,11 +16,9 @@ export function proxy(request: NextRequest): NextResponse {
   headers.set("content-security-policy", policy); // Next reads the nonce from here and puts it on its scripts
   const response = NextResponse.next({ request: { headers } });
   response.headers.set("content-security-policy", policy);
-  response.headers.set("x-content-type-options", "nosniff");
-  response.headers.set("referrer-policy", "same-origin");
   return response;
 }
 
 export const config = {
-  matcher: [{ source: "/((?!_next/static|_next/image|icon.svg|api/).*)", missing: [{ type: "header", key: "next-router-prefetch" }] }],
+  matcher: ["/((?!_next/static|_next/image|icon.svg|floor-sw.js|api/).*)"],
 };

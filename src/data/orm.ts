@@ -1,9 +1,10 @@
-import { IsolationLevel } from "@mikro-orm/core";
+import { IsolationLevel, type TransactionOptions } from "@mikro-orm/core";
 import { MikroORM, type Options, defineConfig, type EntityManager } from "@mikro-orm/postgresql";
 import { Migrator } from "@mikro-orm/migrations";
 import { clientEntities } from "./entities";
 import { loopEntities } from "./loop-entities";
 import { migrationsList } from "./migrations";
+import { quiet } from "./quiet";
 
 function required(name: "DATABASE_URL" | "DATABASE_OWNER_URL"): string {
   const value = process.env[name];
@@ -42,20 +43,23 @@ export function getOrm(): Promise<MikroORM> {
  * Runs work for one studio in one transaction, on a fresh unit of work. The studio is set for the transaction, and row
  * security shows and takes its rows alone: a query that forgets its scope sees nothing.
  */
-export async function inStudio<T>(studioId: string, work: (em: EntityManager) => Promise<T>, held?: MikroORM): Promise<T> {
-  return (held ?? (await getOrm())).em.fork().transactional(async (em) => {
+export async function inStudio<T>(
+  studioId: string,
+  work: (em: EntityManager) => Promise<T>,
+  held?: MikroORM,
+  options: TransactionOptions = {},
+): Promise<T> {
+  const inOne = async (em: EntityManager): Promise<T> => {
     await em.execute(`select set_config('app.studio', ?, true)`, [studioId]);
     return work(em);
-  });
+  };
+  try {
+    return await (held ?? (await getOrm())).em.fork().transactional(inOne, options);
+  } catch (error) {
+    throw quiet(error);
+  }
 }
 
 /** The same for a page: it only reads, in one snapshot however many queries it takes. */
-export async function readStudio<T>(studioId: string, work: (em: EntityManager) => Promise<T>): Promise<T> {
-  return (await getOrm()).em.fork().transactional(
-    async (em) => {
-      await em.execute(`select set_config('app.studio', ?, true)`, [studioId]);
-      return work(em);
-    },
-    { isolationLevel: IsolationLevel.REPEATABLE_READ, readOnly: true },
-  );
-}
+export const readStudio = <T>(studioId: string, work: (em: EntityManager) => Promise<T>): Promise<T> =>
+  inStudio(studioId, work, undefined, { isolationLevel: IsolationLevel.REPEATABLE_READ, readOnly: true });

@@ -27,3 +27,12 @@ export const stamp = ({ studioId, actorId }: Scope, id: string = crypto.randomUU
 export async function audit(scope: Scope, em: EntityManager, verb: string, tableName: string, rowId: string): Promise<void> {
   await em.insert(AuditRow, { ...stamp(scope), verb, tableName, rowId });
 }
+
+const READ_NOTED_EVERY_MIN = 10;
+/** Notes that somebody looked at a client: once in a while, however many pages that takes. */
+export async function noteReading(scope: Scope, em: EntityManager, clientId: string): Promise<void> {
+  const since = new Date(Date.now() - READ_NOTED_EVERY_MIN * 60_000);
+  const { studioId, actorId } = scope;
+  const seen = await em.count(AuditRow, { studioId, rowId: clientId, verb: "read", createdBy: actorId, createdAt: { $gt: since } });
+  if (seen === 0) await audit(scope, em, "read", "client", clientId);
+}

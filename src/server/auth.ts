@@ -1,13 +1,16 @@
 import { betterAuth } from "better-auth";
 import { APIError, createAuthMiddleware } from "better-auth/api";
+import { hashPassword, verifyPassword } from "better-auth/crypto";
 import { nextCookies } from "better-auth/next-js";
 import { Pool } from "pg";
 import { RateLimiterPostgres } from "rate-limiter-flexible";
+import pLimit from "p-limit";
+import { ATTEMPT_RULES, type Attempt, Attempts } from "./attempts";
 import { log } from "./log";
 
+const HASHES_AT_ONCE = 2;
+
 const held = globalThis as typeof globalThis & { ponderisAuth?: ReturnType<typeof createAuth> };
-const ATTEMPTS = 5;
-const ATTEMPTS_WINDOW_S = 300;
 
 function setting(name: "DATABASE_URL" | "AUTH_SECRET" | "APP_URL"): string {
   const value = process.env[name];
@@ -15,35 +18,53 @@ function setting(name: "DATABASE_URL" | "AUTH_SECRET" | "APP_URL"): string {
   return value;
 }
 
+/** A try to sign in, whichever way it came; null for anything else. */
+function attemptOf({ path, body, headers }: { path?: string; body?: unknown; headers?: Headers | undefined }): Attempt | null {
+  const { email } = (body ?? {}) as { email?: unknown };
+  if (path !== "/sign-in/email" || typeof email !== "string") return null;
+  return { email: email.toLowerCase().slice(0, 200), address: headers?.get("x-forwarded-for") ?? "" };
+}
+
 function createAuth() {
   const pool = new Pool({ connectionString: setting("DATABASE_URL"), max: 5 });
   pool.on("error", () => log.warn({ step: "auth-pool", outcome: "connection-lost" })); // an idle connection may die with the database
   const baseURL = setting("APP_URL");
   const limited = process.env["AUTH_RATE_LIMIT"] !== "off";
-  // By address alone a made-up forwarding header would pass: attempts are counted by e-mail, for every copy of the server.
-  const byEmail = new RateLimiterPostgres({
-    storeClient: pool,
-    tableName: "limiter",
-    tableCreated: true,
-    keyPrefix: "sign-in",
-    points: ATTEMPTS,
-    duration: ATTEMPTS_WINDOW_S,
-  });
+  // counted in the database, for every copy of the server together
+  const attempts = new Attempts(
+    (rule) =>
+      new RateLimiterPostgres({
+        storeClient: pool,
+        tableName: "limiter",
+        tableCreated: true,
+        keyPrefix: `sign-in ${rule}`,
+        ...ATTEMPT_RULES[rule],
+      }),
+  );
+  const oneByOne = pLimit(HASHES_AT_ONCE);
   return betterAuth({
     baseURL,
     secret: setting("AUTH_SECRET"),
     database: pool,
-    emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 10 },
+    emailAndPassword: {
+      enabled: true,
+      disableSignUp: true,
+      minPasswordLength: 10,
+      maxPasswordLength: 128,
+      // slow on purpose, and never so many at once that nothing else is answered
+      password: { hash: (password) => oneByOne(() => hashPassword(password)), verify: (pair) => oneByOne(() => verifyPassword(pair)) },
+    },
     telemetry: { enabled: false },
     rateLimit: { enabled: limited, storage: "database", window: 60, max: 100 },
     advanced: { cookiePrefix: "ponderis", useSecureCookies: baseURL.startsWith("https:") },
     hooks: {
       before: createAuthMiddleware(async (context) => {
-        const { email } = (context.body ?? {}) as { email?: unknown };
-        if (!limited || context.path !== "/sign-in/email" || typeof email !== "string") return;
-        await byEmail.consume(email.toLowerCase()).catch(() => {
-          throw new APIError("TOO_MANY_REQUESTS");
-        });
+        const attempt = attemptOf(context);
+        if (limited && attempt && !(await attempts.begin(attempt))) throw new APIError("TOO_MANY_REQUESTS");
+      }),
+      after: createAuthMiddleware(async (context) => {
+        const attempt = attemptOf(context);
+        if (limited && attempt && context.context.newSession) await attempts.succeeded(attempt);
       }),
     },
     plugins: [nextCookies()], // keep last

@@ -216,3 +216,49 @@ test("the floor's door takes JSON of our own pages, of a bounded size, and nothi
   const large = await post(`"${"a".repeat(10 * 1024 * 1024)}"`, {});
   expect([large.status(), (await large.body()).length < 200, Date.now() - startedMs < 2000]).toEqual([413, true, true]);
 });
+
+test("another device is signed out from here, and a new password signs every other out", async ({ trainer: page, browser }) => {
+  const other = await browser.newContext();
+  const device = await other.newPage();
+  await signIn(device);
+  await page.goto("/");
+  await page.getByRole("link", { name: "You and your devices" }).click();
+  const devices = page.getByRole("region", { name: "Devices" });
+  await expect(devices).toContainText("this device");
+  await expectAccessible(page);
+  const count = await devices.getByRole("button", { name: "Sign it out" }).count();
+  expect(count).toBeGreaterThan(0);
+  await devices.getByRole("button", { name: "Sign it out" }).first().click();
+  await expect(devices.getByRole("button", { name: "Sign it out" })).toHaveCount(count - 1);
+  await device.goto("/");
+  await expect(device).toHaveURL(/sign-in/);
+
+  const change = async (from: string, to: string): Promise<void> => {
+    await page.getByRole("textbox", { name: "Present password" }).fill(from);
+    await page.getByRole("textbox", { name: "New password" }).fill(to);
+    await page.getByRole("button", { name: "Change the password" }).click();
+  };
+  await change("not this one", "harbour-scale-2");
+  await expect(page.getByText("Not changed: the present password is not right")).toBeVisible();
+  await signIn(device);
+  await change("harbour-scale", "harbour-scale-2");
+  await expect(page.getByText("Changed. Every other device is signed out.")).toBeVisible();
+  await device.goto("/");
+  await expect(device).toHaveURL(/sign-in/);
+  await change("harbour-scale-2", "harbour-scale");
+  await expect(page.getByRole("textbox", { name: "Present password" })).toHaveValue("");
+  await other.close();
+});
+
+test("every answer carries its headers, prefetched pages and routes too, and no nonce but our own", async ({ trainer: page }) => {
+  const paths = ["/", "/api/health", "/api/floor/00000000-0000-4000-8000-000000000000", "/floor-sw.js", "/nowhere"];
+  for (const path of paths) {
+    const { "x-content-type-options": sniff, "permissions-policy": permissions } = (await page.request.get(path)).headers();
+    expect([path, sniff, permissions?.includes("camera=()")]).toEqual([path, "nosniff", true]);
+  }
+  const forged = { "next-router-prefetch": "1", rsc: "1", "x-nonce": "forged", "content-security-policy": "script-src 'nonce-forged'" };
+  const prefetched = await page.request.get("/", { headers: forged });
+  expect(prefetched.headers()["content-security-policy"]).toContain("script-src 'self' 'nonce-");
+  expect(prefetched.headers()["content-security-policy"] + (await prefetched.text())).not.toContain("forged");
+  expect((await page.request.get("/api/health")).headers()["content-security-policy"]).toContain("default-src 'none'");
+});

@@ -29,12 +29,14 @@ function webEnvironment(): NodeJS.ProcessEnv {
 
 export async function startServer(): Promise<void> {
   if (server) return;
-  server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
+  server = spawn(process.execPath, ["scripts/serve.mjs"], {
     cwd: root,
     detached: true,
     stdio: ["ignore", "ignore", "inherit"],
     env: {
       ...webEnvironment(),
+      NODE_ENV: "production",
+      PORT: String(port),
       APP_URL: address,
       AUTH_SECRET: "only-for-tests-0123456789abcdef0",
       AUTH_RATE_LIMIT: "off",

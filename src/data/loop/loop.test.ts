@@ -396,10 +396,10 @@ describe("another studio", () => {
       fromDay: "2026-10-01",
       untilDay: null,
     };
-    await expect(inTest(orm, theirs.scope, (em) => addLimit(theirs.scope, em, mine.clientId, limit))).rejects.toThrow(/foreign key/);
+    await expect(inTest(orm, theirs.scope, (em) => addLimit(theirs.scope, em, mine.clientId, limit))).rejects.toThrow(/ForeignKey/);
     const sofa = { name: "sofa", kind: "seat", heightM: 0.4 } as const;
     await expect(inTest(orm, theirs.scope, (em) => setDailyHeight(theirs.scope, em, mine.clientId, sofa, "2026-10-06"))).rejects.toThrow(
-      /foreign key/,
+      /ForeignKey/,
     );
   });
 });

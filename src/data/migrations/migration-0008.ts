@@ -13,6 +13,7 @@ export class Migration0008 extends Migration {
       `create table heartbeat (id int primary key check (id = 1), at timestamptz not null)`,
       `insert into heartbeat values (1, now())`,
       `grant select, update on heartbeat to ponderis_app`,
+      `create index audit_event_row on audit_event (studio_id, row_id, created_at desc)`,
     ])
       await this.execute(sql);
   }

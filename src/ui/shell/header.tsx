@@ -72,6 +72,9 @@ const Tools = styled.div`
   display: flex;
   gap: 14px;
   color: ${color.fogDeep};
+  a {
+    color: inherit;
+  }
 `;
 
 function Mark() {
@@ -135,6 +138,7 @@ export function Header({
         )}
         <Tools style={client ? undefined : { marginLeft: "auto" }}>
           {tools}
+          {!client && <Link href="/account">You and your devices</Link>}
           <KeysHelp />
           <TextButton aria-label={`Show ${other} units`} isDisabled={isChanging} onPress={() => change(() => setUnitsAction(other))}>
             {units === "metric" ? "cm, kg" : "in, lb"}

@@ -1,12 +1,9 @@
-import { getOrm } from "../../../data/orm";
+import { canWrite } from "../../../server/heartbeat";
 
 export const dynamic = "force-dynamic";
 
-/** Answers 200 only when the database does. */
+/** Answers 200 only while the database takes what it is told. */
 export async function GET(): Promise<Response> {
-  const isUp = await getOrm().then(
-    (orm) => orm.isConnected(),
-    () => false,
-  );
-  return Response.json({ ok: isUp }, { status: isUp ? 200 : 503 });
+  const isWell = await canWrite();
+  return Response.json({ ok: isWell }, { status: isWell ? 200 : 503 });
 }

@@ -1,0 +1,64 @@
+// The web process: the built application behind a door of our own. Started by the demo and by the browser tests.
+import { createServer } from 'node:http'
+import next from 'next'
+import { root } from './steps.mjs'
+
+const port = Number(process.env.PORT ?? 4180)
+const hostname = '127.0.0.1'
+// addresses of the operator's own proxies; nobody else is believed about where a request comes from
+const proxies = (process.env.TRUSTED_PROXIES ?? '').split(',').filter(Boolean)
+const MOST_BYTES = 512 * 1024
+const MOST_SIGN_IN_BYTES = 64 * 1024
+const MOST_POURED_BYTES = 32 * 1024 * 1024
+
+const plain = (address = '') => address.replace(/^::ffff:/, '')
+function addressOf({ socket, headers }) {
+  const hops = [...String(headers['x-forwarded-for'] ?? '').split(','), socket.remoteAddress].map((hop) => plain(hop.trim())).filter(Boolean)
+  return hops.findLast((hop) => !proxies.includes(hop)) ?? plain(socket.remoteAddress)
+}
+
+/** Why a request is turned away before anything reads it, or nothing. */
+function refusalOf({ method, headers, url }) {
+  if (method === 'GET' || method === 'HEAD') return null
+  const most = /^\/(api\/auth\/|sign-in)/.test(url) ? MOST_SIGN_IN_BYTES : MOST_BYTES
+  if (headers['content-length'] === undefined) return 411
+  return Number(headers['content-length']) <= most ? null : 413
+}
+
+// what a library prints of an error may hold what a person wrote: of an error only its name, code and id go to the log
+const say = console.error.bind(console)
+console.error = (...parts) => {
+  const told = parts.map((part) => (part instanceof Error ? `${part.name} ${part.code ?? ''} ${part.digest ?? ''}` : typeof part === 'string' ? part.split('\n')[0].slice(0, 200) : ''))
+  say(told.join(' ').trim())
+}
+
+/** What is turned away is poured off unread, so that the answer gets through; only so much of it. */
+function pour(request) {
+  let size = 0
+  request.on('data', (part) => {
+    size += part.length
+    if (size > MOST_POURED_BYTES) request.destroy()
+  })
+}
+
+const app = next({ dev: false, dir: root, hostname, port })
+await app.prepare()
+const handle = app.getRequestHandler()
+const isSecure = (process.env.APP_URL ?? '').startsWith('https:')
+const server = createServer((request, response) => {
+  request.headers['x-forwarded-for'] = addressOf(request)
+  delete request.headers['x-nonce']
+  response.setHeader('x-content-type-options', 'nosniff')
+  response.setHeader('referrer-policy', 'same-origin')
+  response.setHeader('permissions-policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()')
+  if (isSecure) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains')
+  if (request.url.startsWith('/api/')) response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'")
+  const refusal = refusalOf(request)
+  if (refusal === null) return handle(request, response)
+  response.writeHead(refusal, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ code: refusal === 413 ? 'too-large' : 'length-required' }))
+  pour(request)
+})
+server.headersTimeout = 15_000
+server.requestTimeout = 30_000
+server.listen(port, hostname)
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.close(() => process.exit(0)).closeAllConnections())

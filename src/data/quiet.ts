@@ -1,0 +1,12 @@
+import { DriverException } from "@mikro-orm/core";
+
+/** What a database error says of the statement and its values is taken out: they are about people. Its kind and code stay. */
+export function quiet(error: unknown): unknown {
+  if (!(error instanceof DriverException)) return error;
+  const { code } = error as { code?: string };
+  error.message = `${error.name} ${code ?? ""}`.trim();
+  error.stack = error.message;
+  for (const key of ["query", "parameters", "detail", "where", "hint", "internalQuery", "errors", "sqlMessage"])
+    delete (error as unknown as Record<string, unknown>)[key];
+  return error;
+}
