@@ -16,8 +16,8 @@ const Bar = styled.div<{ $alarm: boolean }>`
   display: flex;
   align-items: center;
   gap: 16px;
-  min-height: 34px;
-  padding: 4px 18px;
+  min-height: 40px;
+  padding: 0 18px;
   border-bottom: 1px solid ${color.fogDeep};
   background: ${({ $alarm }) => ($alarm ? color.oxideWash : color.paper)};
   color: ${({ $alarm }) => ($alarm ? color.oxide : color.inkSoft)};
@@ -27,11 +27,11 @@ const Bar = styled.div<{ $alarm: boolean }>`
 const entries = (count: number): string => (count === 1 ? "1 entry" : `${count} entries`);
 
 /** Where everything tapped is now: in the studio, on this tablet, or on this open page alone. */
-function words({ waiting, atRisk, canKeep, outcome }: OutboxState): string {
+function words({ waiting, atRisk, canKeep, outcome, refused }: OutboxState): string {
   if (atRisk > 0 && !canKeep)
     return `${entries(atRisk)} only on this open page: the tablet cannot keep them. Leave it open until they are in the studio.`;
   if (!canKeep) return "This tablet cannot keep entries. What you tap is safe once it is in the studio; keep this page open until then.";
-  if (waiting === 0) return "Saved in the studio";
+  if (waiting === 0) return refused.length > 0 ? "All else is saved in the studio" : "Saved in the studio";
   if (outcome === "signed-out") return `${waiting} kept on this tablet. Sign in again to send them.`;
   if (outcome === "no-connection") return `No connection. ${waiting} kept on this tablet`;
   return `Saved on this tablet, sending ${waiting}`;

@@ -70,6 +70,7 @@ const Stations = styled.nav`
 `;
 const Tools = styled.div`
   display: flex;
+  align-items: center;
   gap: 14px;
   color: ${color.fogDeep};
   a {
