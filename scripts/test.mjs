@@ -1,14 +1,25 @@
 // npm test: everything, from a fresh clone. Its own database cluster, which would not outlive a power cut.
+// test.mjs browser [specs]: the browser tests alone.
 import { existsSync } from 'node:fs'
 import { bin, buildApp, checkMachine, installPackages, leave, run, show, startDatabase, step, Stop } from './steps.mjs'
 
 const CHROMIUM = '/usr/bin/chromium'
+const browserOnly = process.argv[2] === 'browser'
+const specs = browserOnly ? process.argv.slice(3) : []
 
 async function installChromium() {
   if (existsSync(CHROMIUM)) return 'already here'
   if (process.getuid() !== 0) throw new Stop('Chromium is not installed. Ask an administrator to run: apt-get install chromium')
   await run('apt-get', ['update', '-qq'])
   await run('apt-get', ['install', '-y', '-qq', '-o', 'DPkg::Lock::Timeout=300', '--no-install-recommends', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' })
+}
+
+async function checkSources(database) {
+  await step('Route types', async () => { await run(bin('next'), ['typegen']) })
+  await step('Types', async () => { await run(bin('tsc'), ['--noEmit']) })
+  await step('Lint', async () => { await run(bin('eslint'), ['.', '--max-warnings', '0']) })
+  await step('Format', async () => { await run(bin('prettier'), ['--check', '--log-level', 'warn', '.']) })
+  await show(bin('vitest'), ['run'], await database.fresh('ponderis_test'))
 }
 
 async function main() {
@@ -18,16 +29,12 @@ async function main() {
   await step('Browser', installChromium)
   await step('Database', async () => { database = await startDatabase('test', { fast: true, port: 54429 }) })
   try {
-    await step('Route types', async () => { await run(bin('next'), ['typegen']) })
-    await step('Types', async () => { await run(bin('tsc'), ['--noEmit']) })
-    await step('Lint', async () => { await run(bin('eslint'), ['.', '--max-warnings', '0']) })
-    await step('Format', async () => { await run(bin('prettier'), ['--check', '--log-level', 'warn', '.']) })
-    await show(bin('vitest'), ['run'], await database.fresh('ponderis_test'))
+    if (!browserOnly) await checkSources(database)
     await step('Build', buildApp)
     const env = await database.fresh('ponderis_e2e')
     await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
     await step('Demo data', async () => { await run(bin('tsx'), ['src/data/demo/seed.ts'], env) })
-    await show(bin('playwright'), ['test'], env)
+    await show(bin('playwright'), ['test', ...specs], env)
   } finally {
     await database.stop()
   }

@@ -1,0 +1,108 @@
+import { database, Device, freshDemo, pause, print, Server, sessions, sql } from "./harness";
+
+/** npm run load [minutes]: fifty trainers at work, a burst of pages, sixty sign-ins at once, beside the health route in the same run. */
+const TRAINERS = 50;
+const minutes = Number(process.argv[2] ?? 3);
+const server = new Server(4294);
+const percentile = (values: readonly number[], part: number): number =>
+  Math.round(values.toSorted((a, b) => a - b)[Math.floor(part * (values.length - 1))] ?? NaN);
+const timed = async (work: () => Promise<Response>): Promise<{ ms: number; ok: boolean }> => {
+  const startedMs = performance.now();
+  const ok = await work().then(
+    async (answer) => (await answer.text()) !== "" && answer.ok,
+    () => false,
+  );
+  return { ms: performance.now() - startedMs, ok };
+};
+const said = (all: readonly { ms: number; ok: boolean }[]): string =>
+  `${all.length} answers, ${all.filter(({ ok }) => !ok).length} failed, median ${percentile(
+    all.map(({ ms }) => ms),
+    0.5,
+  )} ms, p95 ${percentile(
+    all.map(({ ms }) => ms),
+    0.95,
+  )} ms`;
+
+/** The health route, asked all the while. */
+function beside(): { stop: () => { ms: number; ok: boolean }[] } {
+  const seen: { ms: number; ok: boolean }[] = [];
+  let isOver = false;
+  void (async () => {
+    while (!isOver) {
+      seen.push(await timed(() => fetch(`${server.address}/api/health`)));
+      await pause(200);
+    }
+  })();
+  return {
+    stop: () => {
+      isOver = true;
+      return seen;
+    },
+  };
+}
+
+freshDemo();
+await server.start();
+const { cookie } = await server.signIn();
+const all = await sessions(TRAINERS);
+const clients = (
+  await sql<{ id: string }>(
+    `select distinct c.client_id as id from client_revision c join studio s on s.id = c.studio_id where s.name like 'Studio above%'`,
+  )
+).map(({ id }) => id);
+const page = (i: number) => timed(() => fetch(`${server.address}/clients/${clients[i % clients.length]}/floor`, { headers: { cookie } }));
+for (let i = 0; i < 6; i++) await page(i);
+const before = server.memoryMb();
+
+const [sets, looks, pages]: { ms: number; ok: boolean }[][] = [[], [], []];
+const watched = beside();
+const untilMs = Date.now() + minutes * 60_000;
+await Promise.all(
+  all.map(async (session, i) => {
+    const device = new Device(
+      session,
+      () => cookie,
+      () => server.address,
+    );
+    await pause(i * 60);
+    for (let turn = 0; Date.now() < untilMs; turn++) {
+      if (turn % 20 === 0) pages!.push(await page(i)); // a page now and then
+      if (turn % 10 === 5) {
+        device.tapSet();
+        const startedMs = performance.now();
+        const ok = await device.send();
+        sets!.push({ ms: performance.now() - startedMs, ok });
+      }
+      looks!.push(await timed(() => fetch(`${server.address}/api/floor/${session.sessionId}?after=999999`, { headers: { cookie } })));
+      await pause(1500);
+    }
+  }),
+);
+const health = watched.stop();
+const after = server.memoryMb();
+
+const burst = await Promise.all(Array.from({ length: 20 }, (_, i) => page(i)));
+const duringSignIns = beside();
+const signIns = await Promise.all(
+  Array.from({ length: 60 }, () => timed(async () => new Response("x", { status: (await server.signIn()).status }))),
+);
+const healthDuringSignIns = duringSignIns.stop();
+server.kill();
+database.stop();
+
+const p95 = (list: readonly { ms: number }[]): number =>
+  percentile(
+    list.map(({ ms }) => ms),
+    0.95,
+  );
+const allWell = (list: readonly { ok: boolean }[]): boolean => list.length > 0 && list.every(({ ok }) => ok);
+print(`${TRAINERS} trainers for ${minutes} minutes`, [
+  { name: "sets sent", said: said(sets!), holds: allWell(sets!) },
+  { name: "looks at the other tablets' entries", said: said(looks!), holds: allWell(looks!) },
+  { name: "pages opened", said: said(pages!), holds: allWell(pages!) },
+  { name: "health, meanwhile", said: said(health), holds: allWell(health) },
+  { name: "burst of 20 client pages", said: said(burst), holds: allWell(burst) && p95(burst) < 700 },
+  { name: "60 sign-ins at once", said: said(signIns), holds: allWell(signIns) },
+  { name: "health during the sign-ins", said: said(healthDuringSignIns), holds: p95(healthDuringSignIns) < 200 },
+  { name: "memory of the server", said: `${before} MB before, ${after} MB after`, holds: after < before + 300 },
+]);
