@@ -194,8 +194,13 @@ export async function lostOf(devices: readonly Device[]): Promise<{ acknowledged
   };
 }
 
+export interface Line {
+  name: string;
+  said: string;
+  holds: boolean;
+}
 /** Prints a table, and leaves with an error where a line did not hold. */
-export function print(title: string, lines: readonly { name: string; said: string; holds: boolean }[]): void {
+export function print(title: string, lines: readonly Line[]): void {
   console.log(`\n${title}\n`);
   for (const { name, said, holds } of lines) console.log(`  ${holds ? "holds " : "FAILS "} ${name.padEnd(58)} ${said}`);
   if (lines.some(({ holds }) => !holds)) process.exitCode = 1;

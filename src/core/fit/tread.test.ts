@@ -5,7 +5,7 @@ import { variationById } from "../catalogue/catalogue";
 import type { Place } from "./context";
 import { contextWith, SUBJECT } from "./fit.fixture";
 import type { Judgement } from "./judge";
-import { solveLever } from "./solve";
+import { headlineOf, solveLever } from "./solve";
 import { byVariation, changesBetween, footAt, treadAfter, watchedOf, watchesOf } from "./tread";
 
 const demand = (channel: Demand["channel"], head: number, side: Demand["side"] = "right"): Demand => ({
@@ -96,4 +96,16 @@ test("a lever solved for a bend is read at the pose or along the movement, and n
       expect(solution.snapped).toBeGreaterThanOrEqual(solution.x - 1e-9);
       expect((solution.snapped ?? NaN) - solution.x).toBeLessThan(0.02);
     }
+});
+
+test("a demand is read at its worst along the movement, or at the pose alone; NaN where the channel or the pose is none", () => {
+  const bridge = variationById("floor-bridge");
+  const hip = { channel: "hipFlexion", side: "right" } as const;
+  const [along, atThePose] = [true, false].map((isAlong) => headlineOf(SUBJECT, bridge, { hipFlexionDeg: 10 }, hip, isAlong)) as [
+    number,
+    number,
+  ];
+  expect(along).toBeGreaterThan(atThePose + 10); // the hip is most bent where the bridge begins
+  expect(headlineOf(SUBJECT, bridge, {}, { channel: "kneeFlexion", side: "both" }, true)).toBeNaN();
+  expect(headlineOf(SUBJECT, variationById("raised-sit-to-stand"), { seatHeightM: 2 }, hip, true)).toBeNaN();
 });
