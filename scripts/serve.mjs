@@ -1,8 +1,12 @@
 // The web process: the built application behind a door of our own. Started by the demo and by the browser tests.
+import cluster from 'node:cluster'
 import { createServer } from 'node:http'
+import { availableParallelism } from 'node:os'
 import next from 'next'
 import { root } from './steps.mjs'
 
+// rendering is what costs: one process for each core, up to four; a lost one is replaced
+const processes = Number(process.env.WEB_PROCESSES ?? Math.min(4, availableParallelism()))
 const port = Number(process.env.PORT ?? 4180)
 const hostname = '127.0.0.1'
 // addresses of the operator's own proxies; nobody else is believed about where a request comes from
@@ -41,24 +45,37 @@ function pour(request) {
   })
 }
 
-const app = next({ dev: false, dir: root, hostname, port })
-await app.prepare()
-const handle = app.getRequestHandler()
-const isSecure = (process.env.APP_URL ?? '').startsWith('https:')
-const server = createServer((request, response) => {
-  request.headers['x-forwarded-for'] = addressOf(request)
-  delete request.headers['x-nonce']
-  response.setHeader('x-content-type-options', 'nosniff')
-  response.setHeader('referrer-policy', 'same-origin')
-  response.setHeader('permissions-policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()')
-  if (isSecure) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains')
-  if (request.url.startsWith('/api/')) response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'")
-  const refusal = refusalOf(request)
-  if (refusal === null) return handle(request, response)
-  response.writeHead(refusal, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ code: refusal === 413 ? 'too-large' : 'length-required' }))
-  pour(request)
-})
-server.headersTimeout = 15_000
-server.requestTimeout = 30_000
-server.listen(port, hostname)
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.close(() => process.exit(0)).closeAllConnections())
+async function serve() {
+  const app = next({ dev: false, dir: root, hostname, port })
+  await app.prepare()
+  const handle = app.getRequestHandler()
+  const isSecure = (process.env.APP_URL ?? '').startsWith('https:')
+  const server = createServer((request, response) => {
+    request.headers['x-forwarded-for'] = addressOf(request)
+    delete request.headers['x-nonce']
+    response.setHeader('x-content-type-options', 'nosniff')
+    response.setHeader('referrer-policy', 'same-origin')
+    response.setHeader('permissions-policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()')
+    if (isSecure) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains')
+    if (request.url.startsWith('/api/')) response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'")
+    const refusal = refusalOf(request)
+    if (refusal === null) return handle(request, response)
+    response.writeHead(refusal, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ code: refusal === 413 ? 'too-large' : 'length-required' }))
+    pour(request)
+  })
+  server.headersTimeout = 15_000
+  server.requestTimeout = 30_000
+  server.listen(port, hostname)
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.close(() => process.exit(0)).closeAllConnections())
+}
+
+if (cluster.isPrimary && processes > 1) {
+  let isStopping = false
+  for (let i = 0; i < processes; i++) cluster.fork()
+  cluster.on('exit', () => { if (!isStopping) cluster.fork() })
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => {
+    isStopping = true
+    cluster.disconnect(() => process.exit(0))
+    for (const worker of Object.values(cluster.workers)) worker.process.kill('SIGTERM')
+  })
+} else await serve()

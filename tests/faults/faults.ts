@@ -1,5 +1,9 @@
 import { spawnSync } from "node:child_process";
 import { createServer, type Socket } from "node:net";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium, type Page } from "@playwright/test";
 import fc from "fast-check";
 import { database, Device, freshDemo, type Line, lostOf, pause, print, type Session, Server, sessions, sql } from "./harness";
 
@@ -125,7 +129,7 @@ const last = eight();
   const [ahead, behind] = [86_400_000, -120_000].map(
     (clockMs) =>
       new Device(
-        all[0]!,
+        last[0]!,
         () => cookie,
         () => address,
         clockMs,
@@ -162,7 +166,7 @@ const last = eight();
   const stuck = sql(`begin; lock table performed_set in exclusive mode; select pg_sleep(4); commit`);
   await pause(300);
   const device = new Device(
-    all[0]!,
+    last[0]!,
     () => cookie,
     () => address,
   );
@@ -213,7 +217,7 @@ const last = eight();
 {
   const startedMs = Date.now();
   const device = new Device(
-    all[1]!,
+    last[1]!,
     () => cookie,
     () => address,
   );
@@ -231,6 +235,70 @@ const last = eight();
     name: "a set seen from another tablet",
     said: `${tookMs} ms and at most 1,500 ms until it looks`,
     holds: tookMs + 1500 < 3000,
+  });
+}
+{
+  // the whole browser killed so many milliseconds after a tap, then opened again on another page than the floor
+  const folder = mkdtempSync(join(tmpdir(), "ponderis-faults-"));
+  const open = () =>
+    chromium.launchPersistentContext(folder, { executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+  // a killed browser may have lost its cookie: then its person signs in again
+  const openStudio = async (page: Page): Promise<void> => {
+    await page.goto(one.address);
+    if (page.url().includes("sign-in")) {
+      await page.getByLabel("E-mail").fill("trainer@ponderis.example");
+      await page.getByLabel("Password").fill("harbour-scale");
+      await page.getByRole("button", { name: "Sign in" }).click();
+    }
+    await page.getByRole("heading", { name: "Clients" }).waitFor();
+  };
+  const kept: number[] = [];
+  const setsOf = async (): Promise<number> => (await sql(`select 1 from performed_set where not voided`)).length;
+  for (const delayMs of [0, 10, 40, 100, 300]) {
+    const context = await open();
+    const page = context.pages()[0] ?? (await context.newPage());
+    await openStudio(page);
+    await page.getByRole("link", { name: /Maren Holt/ }).click();
+    await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Floor" }).click();
+    const [start, pain] = [
+      page.getByRole("button", { name: "Start the session" }),
+      page.getByRole("button", { name: "Pain 1", exact: true }),
+    ];
+    const exercises = page.getByRole("group", { name: "Exercises" });
+    await start.or(pain).or(exercises).first().waitFor();
+    if (await start.isVisible()) await start.click();
+    await pain.or(exercises).first().waitFor();
+    if (!(await exercises.isVisible())) {
+      await pain.click();
+      await page.getByText("No", { exact: true }).click();
+      await page.getByRole("button", { name: "As planned" }).click();
+    }
+    await exercises
+      .getByRole("button", { name: /[012] of 3|[01] of 2/ })
+      .first()
+      .click();
+    await page.getByRole("button", { name: /^Start/ }).click();
+    const before = await setsOf();
+    await context.setOffline(true); // so that only the tablet can have kept it
+    await page
+      .getByRole("group", { name: "Pain during this set" })
+      .getByRole("button", { name: /^Pain 1/ })
+      .first()
+      .click();
+    await pause(delayMs);
+    spawnSync("pkill", ["-9", "-f", folder]);
+    await pause(300);
+    const again = await open();
+    await openStudio(again.pages()[0] ?? (await again.newPage()));
+    for (let i = 0; i < 40 && (await setsOf()) === before; i++) await pause(100);
+    if ((await setsOf()) > before) kept.push(delayMs);
+    await again.close();
+  }
+  rmSync(folder, { recursive: true, force: true });
+  tell({
+    name: "browser killed after a tap, with no connection",
+    said: `kept when killed after ${kept.join(", ")} ms of 0 to 300`,
+    holds: [40, 100, 300].every((ms) => kept.includes(ms)),
   });
 }
 one.kill();

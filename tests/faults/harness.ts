@@ -65,7 +65,14 @@ export class Server {
     this.child = spawn(process.execPath, ["scripts/serve.mjs"], {
       cwd: root,
       stdio: "ignore",
-      env: { ...env, AUTH_SECRET: "only-for-faults-0123456789abcdef", AUTH_RATE_LIMIT: "off", LOG_LEVEL: "silent", ...more },
+      env: {
+        ...env,
+        AUTH_SECRET: "only-for-faults-0123456789abcdef",
+        AUTH_RATE_LIMIT: "off",
+        LOG_LEVEL: "silent",
+        WEB_PROCESSES: "1",
+        ...more,
+      },
     });
     while (!(await this.isWell())) await pause(100);
   }
@@ -78,9 +85,12 @@ export class Server {
     this.child?.kill("SIGKILL");
     this.child = null;
   }
+  /** Of every process of the server together. */
   memoryMb(): number {
-    const status = readFileSync(`/proc/${this.child?.pid}/status`, "utf8");
-    return Math.round(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? NaN) / 1024);
+    const pid = this.child?.pid ?? 0;
+    const children = readFileSync(`/proc/${pid}/task/${pid}/children`, "utf8").trim().split(" ").filter(Boolean);
+    const sizeKb = (of: string | number): number => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${of}/status`, "utf8"))?.[1] ?? NaN);
+    return Math.round([pid, ...children].reduce((sum: number, of) => sum + sizeKb(of), 0) / 1024);
   }
   signIn = async (email = "trainer@ponderis.example", password = "harbour-scale"): Promise<{ status: number; cookie: string }> => {
     const headers = { "content-type": "application/json", origin: this.address };
