@@ -10,7 +10,7 @@ import { maybeWords, settingSchema, side, uuid, variationId, within } from "./fi
 
 const note = maybeWords(400);
 
-export const doseSchema = Joi.object<Dose, true>({
+export const doseSchema = Joi.object<Dose>({
   setCount: within(DOSE_LIMITS.setCount).integer().required(),
   repetitionsLow: within(DOSE_LIMITS.repetitions).integer().required(),
   repetitionsHigh: within(DOSE_LIMITS.repetitions).integer().min(Joi.ref("repetitionsLow")).required(),

@@ -1,4 +1,5 @@
 import type { Form } from "../templates/form";
+import type { Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
 
 /** The catalogue's types. Rows live beside this file as typed data; a trainer's own have the same shape. */
@@ -25,6 +26,12 @@ export interface Dose {
   repetitionsHigh: number;
   tempo: { lowerS: number; pauseS: number; riseS: number };
   restS: number;
+  mixed?: Mixed;
+}
+/** The first sets at a harder setting of the same row, where the kit's smallest step is too big for all of them at once. */
+export interface Mixed {
+  setting: Setting;
+  setCount: number;
 }
 
 /** One named way to do a pattern: plain data over one template, to be stored, exported, or written by a trainer. */

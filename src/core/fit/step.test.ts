@@ -43,6 +43,48 @@ describe("build", () => {
     const step = nextBuild(contextWith({ kit }), { ...START, setting: { seatHeightM: 0.6, handForceN: 0 } });
     expect(step).toMatchObject({ size: "too-big" });
   });
+  describe("where the kit's smallest step is too big for every set", () => {
+    const coarse = contextWith({ kit: { ...context.kit, increments: { ...context.kit.increments, seatHeightM: 0.03 } } });
+    const low: Place = { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.66, shareFraction: 0.5 } };
+    const dose = { ...variationById(low.variationId).dose, setCount: 3 };
+    const NEW = { ...low.setting, seatHeightM: 0.63 };
+    test("one set takes it first, then one more at a time, until all are there and the rung has moved", () => {
+      expect(nextBuild(coarse, low)?.size).toBe("too-big");
+      const first = buildOnce(coarse, low, dose);
+      expect(first?.tread).toMatchObject({ setting: low.setting, size: "even", change: { mixed: { setCount: 1, of: 3 } } });
+      expect(first?.tread.change?.levers).toEqual([{ lever: "seatHeightM", from: 0.66, to: 0.63 }]);
+      expect(first?.dose).toEqual({ ...dose, mixed: { setting: NEW, setCount: 1 } });
+      expect(first?.tread.judgement).toMatchObject({ state: "open", tightest: { head: expect.closeTo(judgedHead(NEW), 9) as number } });
+      const second = first && buildOnce(coarse, low, first.dose);
+      expect(second?.dose.mixed).toEqual({ setting: NEW, setCount: 2 });
+      const third = second && buildOnce(coarse, low, second.dose);
+      expect(third).toMatchObject({ dose, tread: { setting: NEW } });
+      expect(third?.dose.mixed).toBeUndefined();
+      expect(third?.tread.change?.mixed).toBeUndefined();
+    });
+    test("its riser is the mean over the sets", () => {
+      const whole = nextBuild(coarse, low)?.riserFraction ?? NaN;
+      expect(buildOnce(coarse, low, dose)?.tread.riserFraction).toBeCloseTo(whole / 3, 9);
+    });
+    test("easing gives the harder sets up before anything else", () => {
+      const mixed = { ...dose, mixed: { setting: NEW, setCount: 2 } };
+      const eased = easeOnce(coarse, low, mixed);
+      expect(eased).toMatchObject({
+        dose,
+        tread: { setting: low.setting, change: { mixed: { setCount: 0, of: 3 }, levers: [{ from: 0.63, to: 0.66 }] } },
+      });
+      expect(eased?.dose.mixed).toBeUndefined();
+      expect(easeTwice(coarse, low, mixed)?.tread.setting.seatHeightM).toBeGreaterThan(0.66);
+    });
+    test("nothing is mixed with one set alone, or into what is not open", () => {
+      expect(buildOnce(coarse, low, { ...dose, setCount: 1 })?.dose).toMatchObject({ setCount: 2 });
+      const coarser = contextWith({ kit: { ...context.kit, increments: { ...context.kit.increments, seatHeightM: 0.06 } } });
+      expect(buildOnce(coarser, low, dose)).toMatchObject({ tread: { size: "too-big", judgement: { state: "open" } }, dose });
+      const tight = contextWith({ ...coarse, ceilings: calmCeilings("kneecap", 0.64) });
+      expect(buildOnce(tight, low, dose)).toMatchObject({ tread: { size: "too-big", judgement: { state: "closed" } }, dose });
+    });
+    const judgedHead = (setting: Setting): number => judge(coarse, variationById(low.variationId), setting).tightest?.head ?? NaN;
+  });
   test("gives sets that were taken away back first, one at a time", () => {
     const built = buildOnce(context, START, { ...DOSE, setCount: DOSE.setCount - 1 });
     expect(built?.dose.setCount).toBe(DOSE.setCount);

@@ -1,5 +1,5 @@
 import { variationById } from "../catalogue/catalogue";
-import type { Dose } from "../catalogue/variation";
+import type { Dose, Mixed } from "../catalogue/variation";
 import { isHarder } from "../templates/form";
 import { harderOf, type LeverId, type LeverKind, LEVERS } from "../templates/lever";
 import { EASE_ORDER, type FitContext, type Place } from "./context";
@@ -170,10 +170,14 @@ export interface Stepped {
 }
 
 /**
- * One ease that can be felt: a lever, else one set fewer, else an easier neighbour. Null when nothing easier is left:
+ * One ease that can be felt: harder sets given up, else a lever, else one set fewer, else an easier neighbour. Null when nothing easier is left:
  * rest this pattern today, and ask.
  */
-export function easeOnce(context: FitContext, place: Place, dose: Dose): Stepped | null {
+export function easeOnce(context: FitContext, place: Place, { mixed, ...dose }: Dose): Stepped | null {
+  if (mixed) {
+    const change: Change = { ...byLevers(...changesBetween(mixed.setting, place.setting)), mixed: { setCount: 0, of: dose.setCount } };
+    return { tread: { ...footAt(context, place), change }, dose };
+  }
   const byLever = easeByLever(context, place);
   if (byLever) return { tread: byLever, dose };
   if (dose.setCount > 1) {
@@ -201,9 +205,26 @@ export function easeTwice(context: FitContext, place: Place, dose: Dose): Steppe
   return { tread: treadAfter(context, above, second.tread, change, watchedOf(above.judgement)), dose: second.dose };
 }
 
-/** The next step up of a rung and its dose: sets that an ease or a try took away come back first, one at a time. */
+/** The harder setting in so many of the sets, or in all of them: then it is the rung. Its riser is the mean over the sets. */
+function mix(context: FitContext, place: Place, { mixed: _, ...dose }: Dose, { setting, setCount }: Mixed): Stepped {
+  const below = footAt(context, place);
+  const change = byLevers(...changesBetween(place.setting, setting));
+  const above = treadAfter(context, below, { variationId: place.variationId, setting }, change, watchedOf(below.judgement));
+  const riserFraction = above.riserFraction === null ? null : above.riserFraction / dose.setCount;
+  const tread: Tread = { ...above, riserFraction, size: "even" };
+  if (setCount >= dose.setCount) return { tread, dose };
+  const partly = { ...tread, setting: place.setting, change: { ...change, mixed: { setCount, of: dose.setCount } } };
+  return { tread: partly, dose: { ...dose, mixed: { setting, setCount } } };
+}
+
+/**
+ * The next step up of a rung and its dose: sets that an ease or a try took away come back first, one at a time. A step
+ * that is too big for every set at once is taken in one of them, where the mean over the sets stays within the school's
+ * largest, and in one more each time it is earned again.
+ */
 export function buildOnce(context: FitContext, place: Place, dose: Dose): Stepped | null {
   const usual = variationById(place.variationId).dose;
+  if (dose.mixed) return mix(context, place, dose, { ...dose.mixed, setCount: dose.mixed.setCount + 1 });
   if (dose.setCount < usual.setCount) {
     const setCount = dose.setCount + 1;
     const change: Change = { levers: [], fromVariationId: null, sets: { from: dose.setCount, to: setCount } };
@@ -211,6 +232,9 @@ export function buildOnce(context: FitContext, place: Place, dose: Dose): Steppe
     return { tread: { ...footAt(context, place), change }, dose: { ...dose, setCount, repetitionsHigh } };
   }
   const tread = nextBuild(context, place);
+  const mean = (tread?.riserFraction ?? Infinity) / dose.setCount;
+  const isMixed = tread?.size === "too-big" && tread.judgement.state === "open" && mean <= context.school.largestRiserFraction;
+  if (tread && isMixed) return mix(context, place, dose, { setting: tread.setting, setCount: 1 });
   return tread && { tread, dose };
 }
 

@@ -17,6 +17,8 @@ export interface Change {
   levers: readonly LeverChange[];
   fromVariationId: string | null;
   sets: { from: number; to: number } | null;
+  /** In how many of the sets the levers move; in all of them where it is not said. */
+  mixed?: { setCount: number; of: number };
 }
 /** A step under 5 % is still a step, called small; over the school's largest it is too big to be taken by itself. */
 export type RiserSize = "even" | "small" | "too-big" | "about-the-same";

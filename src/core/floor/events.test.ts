@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { asksAtOnce, type FloorEvent, type FloorEventBody, floorState, inOrder, placeNow, SET_ENDS, unansweredSet } from "./events";
+import {
+  asksAtOnce,
+  doseLeft,
+  type FloorEvent,
+  type FloorEventBody,
+  floorState,
+  inOrder,
+  placeNow,
+  SET_ENDS,
+  unansweredSet,
+} from "./events";
 
 let made = 0;
 const event = (body: FloorEventBody, second: number): FloorEvent => ({
@@ -91,6 +101,14 @@ describe("a session's events", () => {
   test("a session ended too early goes on", () => {
     expect(floorState([...SESSION, event({ kind: "session-continued" }, 210)]).endedAt).toBeNull();
   });
+});
+
+test("mixed sets are harder first, as many as were said, and none once something was eased", () => {
+  const plain = { setCount: 3, repetitionsLow: 8, repetitionsHigh: 12, tempo: { lowerS: 3, pauseS: 1, riseS: 2 }, restS: 90 };
+  const mixed = { ...plain, mixed: { setting: { seatHeightM: 0.6 }, setCount: 2 } };
+  expect([0, 1, 2, 3].map((done) => doseLeft(mixed, done, false))).toEqual([mixed, mixed, plain, plain]);
+  expect(doseLeft(mixed, 0, true)).toEqual(plain);
+  expect(doseLeft(plain, 0, false)).toEqual(plain);
 });
 
 describe("what the floor asks about", () => {

@@ -1,3 +1,4 @@
+import type { Dose } from "../catalogue/variation";
 import type { LeverChange } from "../fit/tread";
 import type { Place } from "../fit/context";
 import type { Setting } from "../templates/lever";
@@ -166,6 +167,11 @@ export function placeNow(planned: Place & { setCount: number }, itemId: string, 
   const own = eases.filter((ease) => ease.itemId === itemId);
   const fewest = own.reduce((least, { setCount }) => Math.min(least, setCount ?? least), planned.setCount);
   return { ...(own.at(-1)?.to ?? planned), setCount: fewest };
+}
+
+/** What is left of a mixed dose: the harder sets come first, and none is left once something was eased. */
+export function doseLeft({ mixed, ...dose }: Dose, setsDone: number, isEased: boolean): Dose {
+  return mixed && !isEased && setsDone < mixed.setCount ? { ...dose, mixed } : dose;
 }
 
 /** Whether a set ended in a way that stops the countdown and asks one large question. */

@@ -164,7 +164,7 @@ function built(input: DecisionInput): Decision {
   if (state === "not-measured") return decided("hold", null, { code: "not-measured", reason: reasons[0] }, earned, ...proposal);
   if (tread.size === "too-big")
     return decided("hold", null, { code: "next-step-too-big", riserFraction: tread.riserFraction ?? NaN }, earned, ...proposal);
-  const isTry = state === "try" && tread.change?.sets == null;
+  const isTry = state === "try" && tread.change?.sets == null && !tread.change?.mixed;
   const next = nextOf(tread, isTry ? tryDose(dose) : build.dose);
   const asTry: DecisionReason[] = isTry ? [{ code: "as-a-try", reason: reasons[0] }] : [];
   return decided("build", next, earned, stepReason(next), ...asTry, ...proposal);

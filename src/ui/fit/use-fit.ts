@@ -80,7 +80,7 @@ export function useFit(given: FitContext, plans: readonly Plan[], first: Pattern
     Object.fromEntries(plans.map(({ variationId, setting }) => [variationId, setting])),
   );
   const [doses, setDoses] = useState<Record<string, Dose>>(() =>
-    Object.fromEntries(plans.map(({ variationId, dose }) => [variationId, dose])),
+    Object.fromEntries(plans.map(({ variationId, dose: { mixed: _, ...dose } }) => [variationId, dose])),
   );
   const [picked, setPicked] = useState<Partial<Record<Pattern, string>>>({});
 

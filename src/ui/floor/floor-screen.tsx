@@ -16,7 +16,7 @@ import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { keepPage } from "../shell/keep-offline";
 import { useKeys } from "../shell/use-keys";
 import { itemName } from "../text/item-text";
-import { settingText } from "../text/lever-text";
+import { mixedText, settingText } from "../text/lever-text";
 import { color, font, size } from "../theme/tokens";
 import { CheckInCard } from "./check-in-card";
 import { PainPad } from "./pain-pad";
@@ -169,6 +169,7 @@ function Working(
             <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
             <Soft>
               {settingText(session.place.setting, units)}; {doseText(dose, session.variation.startsBy)}
+              {mixedText(dose, units)}
             </Soft>
           </div>
           {props.tools}

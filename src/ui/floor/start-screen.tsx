@@ -12,7 +12,7 @@ import { Card, Page, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { itemName } from "../text/item-text";
-import { settingText } from "../text/lever-text";
+import { mixedText, settingText } from "../text/lever-text";
 import type { FloorItem } from "./use-session";
 
 /** Before a session: what is planned, what of it is done today, and one tap to begin. */
@@ -49,6 +49,7 @@ export function StartScreen({
               )}
               <p>
                 {settingText(plan.setting, units)}; {doseText(plan.dose, variationById(plan.variationId).startsBy)}
+                {mixedText(plan.dose, units)}
               </p>
             </div>
           ))}

@@ -5,7 +5,15 @@ import { variationById } from "../../core/catalogue/catalogue";
 import type { Dose, Variation } from "../../core/catalogue/variation";
 import type { FitContext, Place } from "../../core/fit/context";
 import { type Stepped, easeOnce } from "../../core/fit/step";
-import { type CheckInChoice, type FloorEvent, type FloorSet, placeNow, type SetEnd, unansweredSet } from "../../core/floor/events";
+import {
+  type CheckInChoice,
+  doseLeft,
+  type FloorEvent,
+  type FloorSet,
+  placeNow,
+  type SetEnd,
+  unansweredSet,
+} from "../../core/floor/events";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Owner } from "../outbox/event-store";
@@ -88,14 +96,19 @@ export function useSession(
   if (!item) throw new RangeError("a session without items");
   const { itemId, side } = item;
   const context = useOnLeg(given, side);
-  const { setCount, variationId, setting } = placeNow({ ...item, setCount: item.dose.setCount }, itemId, state.eases);
+  const now = placeNow({ ...item, setCount: item.dose.setCount }, itemId, state.eases);
+  const { setCount, variationId } = now;
+  const isEased = state.eases.some((ease) => ease.itemId === itemId);
+  const setsDone = state.sets.filter((set) => set.itemId === itemId).length;
+  const dose = useMemo(() => ({ ...doseLeft(item.dose, setsDone, isEased), setCount }), [item.dose, setsDone, isEased, setCount]);
+  const setting = dose.mixed?.setting ?? now.setting;
+  const rung = useMemo(() => ({ variationId, setting: now.setting }), [variationId, now.setting]);
   const place = useMemo(() => ({ variationId, setting }), [variationId, setting]);
-  const dose = useMemo(() => ({ ...item.dose, setCount }), [item.dose, setCount]);
   const variation = variationById(variationId);
   const tempo = useTempo(sessionId, itemId, dose, variation.startsBy, options.isMuted);
   const [seen, setSeen] = useState<readonly string[]>([]);
   const [isWaiting, setWaiting] = useState(false);
-  const easing = useMemo(() => easeOnce(context, place, dose), [context, place, dose]);
+  const easing = useMemo(() => easeOnce(context, rung, dose), [context, rung, dose]);
   const sets = state.sets.filter((set) => set.itemId === itemId);
   const lastSet = sets.at(-1);
   const isStopped = state.stoppedItemIds.includes(itemId);

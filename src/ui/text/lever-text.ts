@@ -1,5 +1,5 @@
 import type { UnitSystem } from "../../core/units";
-import type { Equipment } from "../../core/catalogue/variation";
+import type { Dose, Equipment } from "../../core/catalogue/variation";
 import type { Change, LeverChange } from "../../core/fit/tread";
 import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
 import { angleText, handText, lengthText, massText, percentText, secondsText } from "./quantity-text";
@@ -93,14 +93,21 @@ export function settingText(setting: Setting, units: UnitSystem): string {
   return said.join(", ");
 }
 
+/** "the first set at seat 46 cm", of a dose whose sets are mixed; nothing of any other. */
+export function mixedText({ mixed }: Pick<Dose, "mixed">, units: UnitSystem): string {
+  if (!mixed) return "";
+  return `; ${mixed.setCount === 1 ? "the first set at" : `the first ${mixed.setCount} sets at`} ${settingText(mixed.setting, units)}`;
+}
+
 export const leverChangeText = ({ lever, from, to }: LeverChange, units: UnitSystem): string =>
   `${leverName(lever)} ${leverValueText(lever, from, units)} → ${leverValueText(lever, to, units)}`;
 
 /** A step in set-up words: the levers it moves, the row it leads to, or the sets it takes off. */
-export function changeText({ levers, fromVariationId, sets }: Change, toName: string, units: UnitSystem): string {
+export function changeText({ levers, fromVariationId, sets, mixed }: Change, toName: string, units: UnitSystem): string {
   const parts = [
     ...(fromVariationId === null ? [] : [`On to: ${toName}`]),
     ...levers.map((each, i) => (i === 0 ? leverChangeText(each, units) : `giving back ${leverChangeText(each, units).toLowerCase()}`)),
+    ...(mixed ? [mixed.setCount === 0 ? "in every set" : `in ${mixed.setCount} of ${mixed.of} sets, the rest as before`] : []),
     ...(sets ? [`${sets.from} → ${sets.to} ${sets.to === 1 ? "set" : "sets"}`] : []),
   ];
   return parts.join(", ") || "No change";
