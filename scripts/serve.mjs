@@ -36,12 +36,16 @@ console.error = (...parts) => {
   say(told.join(' ').trim())
 }
 
-/** What is turned away is poured off unread, so that the answer gets through; only so much of it. */
-function pour(request) {
+/** What is turned away is poured off unread before it is answered, so that the answer gets through; only so much of it. */
+function turnAway(request, response, status) {
   let size = 0
   request.on('data', (part) => {
     size += part.length
     if (size > MOST_POURED_BYTES) request.destroy()
+  })
+  request.on('end', () => {
+    response.writeHead(status, { 'content-type': 'application/json', connection: 'close' })
+    response.end(JSON.stringify({ code: status === 413 ? 'too-large' : 'length-required' }))
   })
 }
 
@@ -60,8 +64,7 @@ async function serve() {
     if (request.url.startsWith('/api/')) response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'")
     const refusal = refusalOf(request)
     if (refusal === null) return handle(request, response)
-    response.writeHead(refusal, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ code: refusal === 413 ? 'too-large' : 'length-required' }))
-    pour(request)
+    turnAway(request, response, refusal)
   })
   server.headersTimeout = 15_000
   server.requestTimeout = 30_000
