@@ -1,12 +1,11 @@
 // The web process: the built application behind a door of our own. Started by the demo and by the browser tests.
 import cluster from 'node:cluster'
 import { createServer } from 'node:http'
-import { availableParallelism } from 'node:os'
 import next from 'next'
 import { root } from './steps.mjs'
 
-// rendering is what costs: one process for each core, up to four; a lost one is replaced
-const processes = Number(process.env.WEB_PROCESSES ?? Math.min(4, availableParallelism()))
+// more than one pays only where the database has cores of its own (docs/reliability.md); a lost one is replaced
+const processes = Number(process.env.WEB_PROCESSES ?? 1)
 const port = Number(process.env.PORT ?? 4180)
 const hostname = '127.0.0.1'
 // addresses of the operator's own proxies; nobody else is believed about where a request comes from

@@ -42,7 +42,7 @@ function beside(): { stop: () => { ms: number; ok: boolean }[] } {
 }
 
 freshDemo();
-await server.start({ WEB_PROCESSES: "2" });
+await server.start();
 const { cookie } = await server.signIn();
 const all = await sessions(TRAINERS);
 const clients = (
