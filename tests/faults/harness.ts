@@ -70,7 +70,7 @@ export class Server {
         AUTH_SECRET: "only-for-faults-0123456789abcdef",
         AUTH_RATE_LIMIT: "off",
         LOG_LEVEL: "silent",
-       
+
         ...more,
       },
     });
