@@ -1,10 +1,9 @@
 /** What a route that takes JSON lets in: our own pages' requests, of a bounded size. */
 
 /** The body of a floor batch, a form, anything: more is no honest request. */
-export const MOST_BYTES = 512 * 1024;
-export const MOST_SIGN_IN_BYTES = 64 * 1024;
+const MOST_BYTES = 512 * 1024;
 
-export type Body = { ok: true; value: unknown } | { ok: false; answer: Response };
+type Body = { ok: true; value: unknown } | { ok: false; answer: Response };
 
 const turnedAway = (status: number, code: string): Body => ({ ok: false, answer: Response.json({ code }, { status }) });
 

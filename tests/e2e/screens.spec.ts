@@ -212,9 +212,8 @@ test("the floor's door takes JSON of our own pages, of a bounded size, and nothi
   expect((await post(empty, { "content-type": "text/plain" })).status()).toBe(415);
   expect((await post("{", {})).status()).toBe(400);
   expect((await post("[]", {})).status()).toBe(400);
-  const startedMs = Date.now();
   const large = await post(`"${"a".repeat(10 * 1024 * 1024)}"`, {});
-  expect([large.status(), (await large.body()).length < 200, Date.now() - startedMs < 2000]).toEqual([413, true, true]);
+  expect([large.status(), (await large.body()).length < 200]).toEqual([413, true]);
 });
 
 test("another device is signed out from here, and a new password signs every other out", async ({ trainer: page, browser }) => {

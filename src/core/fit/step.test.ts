@@ -76,6 +76,20 @@ describe("build", () => {
       expect(eased?.dose.mixed).toBeUndefined();
       expect(easeTwice(coarse, low, mixed)?.tread.setting.seatHeightM).toBeGreaterThan(0.66);
     });
+    test("a limit that forbids the harder sets alone gives those up, and one that forbids the rung too goes on easing", () => {
+      const bendOf = (setting: Setting): number =>
+        judge(coarse, variationById(low.variationId), setting).demands.find(({ channel }) => channel === "kneeFlexion")?.head ?? NaN;
+      const mixed = { ...dose, mixed: { setting: NEW, setCount: 1 } };
+      const between = { ...coarse, limits: [kneeLimit((bendOf(NEW) + bendOf(low.setting)) / 2)] };
+      expect(judge(between, variationById(low.variationId), NEW).blocked).toBe(true);
+      expect(easeUntilAllowed(between, low, mixed)).toMatchObject({
+        dose,
+        tread: { setting: low.setting, change: { mixed: { setCount: 0 } } },
+      });
+      const under = easeUntilAllowed({ ...coarse, limits: [kneeLimit(bendOf(low.setting) - 4)] }, low, mixed);
+      expect(under?.tread.setting.seatHeightM).toBeGreaterThan(0.66);
+      expect(under?.dose.mixed).toBeUndefined();
+    });
     test("nothing is mixed with one set alone, or into what is not open", () => {
       expect(buildOnce(coarse, low, { ...dose, setCount: 1 })?.dose).toMatchObject({ setCount: 2 });
       const coarser = contextWith({ kit: { ...context.kit, increments: { ...context.kit.increments, seatHeightM: 0.06 } } });

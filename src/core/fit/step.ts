@@ -244,6 +244,10 @@ const isAllowed = ({ judgement }: Tread): boolean => judgement.state !== "closed
 
 /** From a place that is now forbidden, the nearest easier one that is not; null where easing does not lead out. */
 export function easeUntilAllowed(context: FitContext, place: Place, dose: Dose): Stepped | null {
+  if (dose.mixed) {
+    const plain = easeOnce(context, place, dose); // it may be the harder sets alone that are forbidden
+    return plain && (isAllowed(plain.tread) ? plain : easeUntilAllowed(context, place, plain.dose));
+  }
   const start = footAt(context, place);
   let here: Tread = start;
   for (let i = 0; i < MOST_EASES && !isAllowed(here); i++) {

@@ -174,6 +174,16 @@ describe("hold", () => {
       move: "hold",
       reasons: [{ code: "next-step-too-big", riserFraction: 0.2 }, {}, {}],
     }));
+  test("one more harder set is not a try: where it has become one, it holds", () => {
+    const { judgement } = HERE.build?.tread ?? {};
+    if (!judgement) throw new Error("no build");
+    const change = { levers: [], fromVariationId: null, sets: null, mixed: { setCount: 2, of: 3 } };
+    expect(decide(building({ change })).move).toBe("build");
+    expect(decide(building({ change, judgement: { ...judgement, state: "try" } }))).toMatchObject({
+      move: "hold",
+      rule: "next-step-closed",
+    });
+  });
   test("onto a rung that nobody measured, or from one, it holds, each by itself", () => {
     const unmeasured = { ...HERE.current, state: "not-measured", reasons: [{ code: "no-ceiling" }] } as const;
     const held = { move: "hold", next: null, rule: "not-measured" };

@@ -164,8 +164,10 @@ function built(input: DecisionInput): Decision {
   if (state === "not-measured") return decided("hold", null, { code: "not-measured", reason: reasons[0] }, earned, ...proposal);
   if (tread.size === "too-big")
     return decided("hold", null, { code: "next-step-too-big", riserFraction: tread.riserFraction ?? NaN }, earned, ...proposal);
-  const isTry = state === "try" && tread.change?.sets == null && !tread.change?.mixed;
-  const next = nextOf(tread, isTry ? tryDose(dose) : build.dose);
+  if (state === "try" && tread.change?.mixed)
+    return decided("hold", null, { code: "next-step-closed", reason: reasons[0] }, earned, ...proposal);
+  const isTry = state === "try" && tread.change?.sets == null;
+  const next = nextOf(tread, isTry ? tryDose(build.dose) : build.dose);
   const asTry: DecisionReason[] = isTry ? [{ code: "as-a-try", reason: reasons[0] }] : [];
   return decided("build", next, earned, stepReason(next), ...asTry, ...proposal);
 }

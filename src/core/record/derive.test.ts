@@ -5,7 +5,7 @@ import { ceilingsToday } from "./ceilings";
 import { currentPlans, decisionFor, fitContextOf, missesMorning, openWarningsOf, planOf, undecidedItems, usualScoreOn } from "./derive";
 import { answeredDoses, calmLoads, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange } from "./history";
 import type { ClientRecord, SessionFact } from "./record";
-import { answer, doneSession, doneSet, plan, record, rung, TODAY } from "./record.fixture";
+import { answer, doneSession, doneSet, plan, RAISED, record, rung, TODAY } from "./record.fixture";
 import { subjectOf } from "./subject";
 
 function decided(of: ClientRecord, today = TODAY) {
@@ -34,6 +34,14 @@ describe("a decision", () => {
     const responses = [answer("s1", "2026-10-07"), answer("s2", "2026-10-10")];
     expect(decided(record({ responses }))).toMatchObject({ move: "hold", rule: "ceiling-provisional" });
     expect(decided(record({ responses, confirmedCeilingIds: ["ceiling-0"] }))?.move).toBe("build");
+  });
+  test("judges the hardest of mixed sets first: forbidden, they are given up whatever the log says", () => {
+    const mixed = { setting: { seatHeightM: 0.5, shareFraction: 0.5 }, setCount: 1 };
+    const limits = [kneeLimit(90)];
+    const plans = [plan("plan-1", "rung-1", { dose: { ...RAISED.dose, mixed } })];
+    expect(decided(record({ limits, prescriptions: plans }))).toMatchObject({ move: "ease", rule: "rung-forbidden" });
+    expect(decided(record({ limits, prescriptions: plans }))?.next?.dose.mixed).toBeUndefined();
+    expect(decided(record({ limits }))?.rule).not.toBe("rung-forbidden");
   });
   test("counts only sessions in a row at the same rung", () => {
     const moved = record({

@@ -109,7 +109,7 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     openWarnings: openWarningsOf(record),
     painLimitScore: strictestLimitScore(record.complaints),
     provisional: context.ceilings.some((ceiling) => isCeilingProvisional(record, context.subject, ceiling)),
-    current: judge(context, variationById(rung.variationId), rung.setting),
+    current: judge(context, variationById(rung.variationId), dose.mixed?.setting ?? rung.setting), // the hardest of its sets
     ease: easeOnce(context, rung, dose),
     easeTwice: easeTwice(context, rung, dose),
     easeUntilAllowed: easeUntilAllowed(context, rung, dose),

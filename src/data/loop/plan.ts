@@ -160,7 +160,8 @@ export const decideItem = (
     const overruled = move !== decision.move;
     const next = nextFor(found, move);
     const { side, pattern } = planned.rung;
-    const place = next && judged(record, next, side, day);
+    // the hardest of its sets, where they are mixed: nothing is overruled past a limit there either
+    const place = next && judged(record, { ...next, setting: next.dose.mixed?.setting ?? next.setting }, side, day);
     if (overruled) {
       const isBlocked = place !== null && !place.ok && place.refusal.code === "blocked-by-limit";
       const refusal = overruleRefusal(decision, move, isBlocked, next, note);

@@ -99,8 +99,8 @@ export function useSession(
   const now = placeNow({ ...item, setCount: item.dose.setCount }, itemId, state.eases);
   const { setCount, variationId } = now;
   const isEased = state.eases.some((ease) => ease.itemId === itemId);
-  const setsDone = state.sets.filter((set) => set.itemId === itemId).length;
-  const dose = useMemo(() => ({ ...doseLeft(item.dose, setsDone, isEased), setCount }), [item.dose, setsDone, isEased, setCount]);
+  const sets = state.sets.filter((set) => set.itemId === itemId);
+  const dose = useMemo(() => ({ ...doseLeft(item.dose, sets.length, isEased), setCount }), [item.dose, sets.length, isEased, setCount]);
   const setting = dose.mixed?.setting ?? now.setting;
   const rung = useMemo(() => ({ variationId, setting: now.setting }), [variationId, now.setting]);
   const place = useMemo(() => ({ variationId, setting }), [variationId, setting]);
@@ -109,7 +109,6 @@ export function useSession(
   const [seen, setSeen] = useState<readonly string[]>([]);
   const [isWaiting, setWaiting] = useState(false);
   const easing = useMemo(() => easeOnce(context, rung, dose), [context, rung, dose]);
-  const sets = state.sets.filter((set) => set.itemId === itemId);
   const lastSet = sets.at(-1);
   const isStopped = state.stoppedItemIds.includes(itemId);
   const allSetsDone = sets.length >= dose.setCount || isStopped;

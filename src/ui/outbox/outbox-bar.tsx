@@ -31,7 +31,7 @@ function words({ waiting, atRisk, canKeep, outcome, refused }: OutboxState): str
   if (atRisk > 0 && !canKeep)
     return `${entries(atRisk)} only on this open page: the tablet cannot keep them. Leave it open until they are in the studio.`;
   if (!canKeep) return "This tablet cannot keep entries. What you tap is safe once it is in the studio; keep this page open until then.";
-  if (waiting === 0) return refused.length > 0 ? "All else is saved in the studio" : "Saved in the studio";
+  if (waiting === 0) return refused.length > 0 ? "Everything else is saved in the studio" : "Saved in the studio";
   if (outcome === "signed-out") return `${waiting} kept on this tablet. Sign in again to send them.`;
   if (outcome === "no-connection") return `No connection. ${waiting} kept on this tablet`;
   return `Saved on this tablet, sending ${waiting}`;
@@ -53,7 +53,7 @@ const WHAT: Record<Kept["event"]["body"]["kind"], string> = {
   "warning-sign": "Warning sign",
   "item-stopped": "Exercise stopped",
   "session-ended": "End of session",
-  "session-continued": "Session gone on with",
+  "session-continued": "Session continued",
 };
 
 /** A file of what was refused, so that nothing depends on this tablet alone. */
@@ -92,10 +92,10 @@ export function OutboxBar({ owner }: { owner: Owner }) {
   const isFloor = usePathname().endsWith("/floor");
   const { outbox, state } = useOutbox(owner);
   const [isOpen, setOpen] = useState(false);
-  const { refused, waiting, canKeep, isReady, atRisk } = state;
+  const { refused, waiting, canKeep, isReady } = state;
   if (!isReady && !isFloor) return null;
   if (!isFloor && waiting === 0 && refused.length === 0 && canKeep) return null;
-  const isAlarm = !canKeep || refused.length > 0 || state.outcome === "signed-out" || (atRisk > 0 && !canKeep);
+  const isAlarm = !canKeep || refused.length > 0 || state.outcome === "signed-out";
   return (
     <Bar $alarm={isAlarm}>
       <span role="status">{isReady ? words(state) : "Reading what this tablet holds"}</span>

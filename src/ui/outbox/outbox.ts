@@ -24,6 +24,8 @@ export interface OutboxState {
   outcome: "all-sent" | "sending" | "no-connection" | "signed-out";
 }
 
+export const NOTHING_YET: OutboxState = { isReady: false, waiting: 0, atRisk: 0, canKeep: true, refused: [], outcome: "all-sent" };
+
 function deviceId(): string {
   try {
     const known = localStorage.getItem(DEVICE_KEY);
@@ -54,7 +56,7 @@ export class Outbox {
   private batch = BATCH;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private isSending = false;
-  private state: OutboxState = { isReady: false, waiting: 0, atRisk: 0, canKeep: true, refused: [], outcome: "all-sent" };
+  private state = NOTHING_YET;
 
   constructor(readonly owner: Owner) {
     this.store = new EventStore(owner);

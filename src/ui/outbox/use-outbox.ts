@@ -1,14 +1,13 @@
 "use client";
 import { useSyncExternalStore } from "react";
 import type { Owner } from "./event-store";
-import { type Outbox, outboxOf, type OutboxState } from "./outbox";
+import { NOTHING_YET, type Outbox, outboxOf, type OutboxState } from "./outbox";
 
-const NOTHING: OutboxState = { isReady: false, waiting: 0, atRisk: 0, canKeep: true, refused: [], outcome: "all-sent" };
 const never = (): (() => void) => () => undefined;
 
 /** The outbox of whoever is signed in, and what it says; nothing while the server renders. */
 export function useOutbox({ studioId, actorId }: Owner): { outbox: Outbox | null; state: OutboxState } {
   const outbox = typeof window === "undefined" ? null : outboxOf({ studioId, actorId });
-  const state = useSyncExternalStore(outbox?.subscribe ?? never, outbox?.snapshot ?? (() => NOTHING), () => NOTHING);
+  const state = useSyncExternalStore(outbox?.subscribe ?? never, outbox?.snapshot ?? (() => NOTHING_YET), () => NOTHING_YET);
   return { outbox, state };
 }
