@@ -1,0 +1,41 @@
+import { chairStand, sitToStandPower, sppbChairScore, sppbWalkScore } from "../src/core/standards/chair-rise";
+import { heartRate, metabolic } from "../src/core/standards/effort";
+import { gestation } from "../src/core/standards/gestation";
+import { JOINT_CONTACT_PERCENT, jointContact } from "../src/core/standards/joint-contact";
+import { liftLimit } from "../src/core/standards/lifting";
+import { preParticipation } from "../src/core/standards/pre-participation";
+import { segment } from "../src/core/standards/segment";
+import { singleLegStance } from "../src/core/standards/single-leg-stance";
+import { heightsFromStature } from "../src/core/standards/stature";
+import { trunkEndurance } from "../src/core/standards/trunk-endurance";
+import type { StandardInput, StandardName } from "../src/schemas/standards.schema";
+
+interface ContactAsked {
+  joint: keyof typeof JOINT_CONTACT_PERCENT;
+  activity: string;
+  massKg: number;
+}
+function contactOf({ joint, activity, massKg }: ContactAsked): object {
+  const table: Readonly<Record<string, number>> = JOINT_CONTACT_PERCENT[joint];
+  return jointContact(table[activity] ?? NaN, massKg);
+}
+
+/** The published standards by name; the schema has let in only what each covers. */
+const FUNCTIONS: Record<StandardName, (input: never) => object | null> = {
+  "pre-participation": (input: Parameters<typeof preParticipation>[0]) => ({ verdict: preParticipation(input) }),
+  "chair-stand": chairStand,
+  "sppb-chair": ({ seconds }: { seconds: number }) => ({ score: sppbChairScore(seconds) }),
+  "sppb-walk": ({ seconds }: { seconds: number }) => ({ score: sppbWalkScore(seconds) }),
+  "single-leg-stance": singleLegStance,
+  "trunk-endurance": trunkEndurance,
+  "due-date": ({ lastPeriodDay, today }: { lastPeriodDay: string; today: string }) => gestation(lastPeriodDay, today),
+  "lifting-equation": liftLimit,
+  "joint-contact": contactOf,
+  segment,
+  stature: ({ statureM }: { statureM: number }) => heightsFromStature(statureM),
+  "heart-rate": heartRate,
+  metabolic,
+  "sit-to-stand-power": sitToStandPower,
+};
+
+export const runStandard = ({ fn, ...input }: StandardInput): object => ({ ok: true, ...FUNCTIONS[fn](input as never) });
