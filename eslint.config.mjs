@@ -20,7 +20,21 @@ const FRAMEWORKS = [
   "pino",
   "better-auth*",
 ];
-const CORE = ["numeric", "body", "mechanics", "templates", "catalogue", "limits", "fit", "dose", "floor", "progress", "record"];
+const CORE = [
+  "numeric",
+  "body",
+  "standards",
+  "mechanics",
+  "templates",
+  "catalogue",
+  "limits",
+  "screen",
+  "fit",
+  "dose",
+  "floor",
+  "progress",
+  "record",
+];
 const LAYERS = ["data", "ui", "app", "server", "actions", "workers", "schemas"];
 const outer = (...layers) => layers.flatMap((layer) => [`@/${layer}/**`, `**/${layer}/**`]);
 

@@ -2,7 +2,6 @@ import Joi from "joi";
 import { BODY_LIMITS, type BodyMeasure } from "../core/body/body";
 import { DAILY_LIMITS, type DailyTask } from "../core/fit/daily";
 import { type Complaint, SITES } from "../core/limits/complaint";
-import { CONDITIONS } from "../core/limits/rails";
 import { PAIN_SCALE } from "../core/progress/morning";
 import type { ClientProfile } from "../core/record/record";
 import { channelSide, day, maybeWords, uuid, within, words } from "./fields";
@@ -26,10 +25,6 @@ const profileKeys = {
   birthYear: within({ min: 1915, max: 2010 }).integer().required(),
   sex: Joi.string().valid("female", "male").required(),
   goal: maybeWords(200).required(),
-  conditions: Joi.array()
-    .items(Joi.string().valid(...CONDITIONS))
-    .unique()
-    .required(),
   archivedDay: day.allow(null).required(),
 };
 export const detailsSchema = Joi.object<ClientProfile>(profileKeys);

@@ -4,7 +4,8 @@ import { type Dose, EQUIPMENT, type Equipment, type Pattern, PATTERNS } from "..
 import { SET_ENDS } from "../core/floor/events";
 import type { Ceiling } from "../core/limits/ceiling";
 import { type Complaint, type LimitedBy, SITES } from "../core/limits/complaint";
-import type { Day, Limit } from "../core/limits/limit";
+import type { Day } from "../core/day";
+import type { Limit } from "../core/limits/limit";
 import { type Careful, type RailChannelId, RAILS } from "../core/limits/rails";
 import type { BandTable } from "../core/mechanics/band";
 import { CEILING_CHANNELS, type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId, type Side } from "../core/mechanics/channels";

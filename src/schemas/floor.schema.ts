@@ -71,8 +71,9 @@ export const floorEventSchema = Joi.object<FloorEvent>({
   body: bodySchema.required(),
 });
 export const MOST_EVENTS = 200;
-/** A batch: when it was sent by the device's clock, and its events as they are. */
-export const floorBatchSchema = Joi.object<{ sentAt: string; events: unknown[] }, true>({
+/** A batch: whose it is, when it was sent by the device's clock, and its events as they are. Pages of the release before do not say whose. */
+export const floorBatchSchema = Joi.object<{ by?: string; sentAt: string; events: unknown[] }, true>({
+  by: text(60),
   sentAt: instant.required(),
   events: Joi.array().max(MOST_EVENTS).required(),
 });

@@ -8,10 +8,12 @@ import * as floor from "./floor.schema";
 import * as limit from "./limit.schema";
 import { parse } from "./parse";
 import * as plan from "./plan.schema";
+import * as screen from "./screen.schema";
+import * as standards from "./standards.schema";
 import * as studio from "./studio.schema";
 
 /** Every schema that stands at a door, by name. */
-const EXPORTED: Record<string, unknown> = { ...body, ...client, ...core, ...floor, ...limit, ...plan, ...studio };
+const EXPORTED: Record<string, unknown> = { ...body, ...client, ...core, ...floor, ...limit, ...plan, ...screen, ...standards, ...studio };
 const SCHEMAS = Object.entries(EXPORTED).filter((entry): entry is [string, Joi.Schema] => Joi.isSchema(entry[1]));
 /** Words that schemas know, so that inputs get past the first check and further in. */
 const KEYS = [

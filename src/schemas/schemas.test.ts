@@ -16,6 +16,7 @@ import { floorBatchSchema, floorEventSchema, MOST_EVENTS, sessionCorrectionSchem
 import { calmPoseSchema, clearanceSchema, liftSchema, newLimitSchema } from "./limit.schema";
 import { parse } from "./parse";
 import { decisionChoiceSchema, doseSchema, morningSchema, rungChoiceSchema } from "./plan.schema";
+import { ruleAsideSchema, screenPartSchema } from "./screen.schema";
 import { bandSchema, cushionSchema } from "./studio.schema";
 
 const ID = "3f2b8c1e-5a77-4c1e-9b0d-2f6a4f1d9c10";
@@ -30,7 +31,6 @@ const CLIENT = {
   birthYear: 1964,
   sex: "male",
   goal: "",
-  conditions: [],
   archivedDay: null,
   complaints: [COMPLAINT],
   heightM: 1.7,
@@ -78,6 +78,13 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
   ["a demand of a template", demandInputSchema, { ...SUBJECT, variationId: "leg-press", setting: { kneeFlexionDeg: 80 } }],
   ["a stair to a goal", stairInputSchema, { ...SUBJECT, ...CHOSEN, today: "2026-11-26", goal: CHOSEN, order: ["range", "load"] }],
   ["a client", newClientSchema, CLIENT],
+  ["one question before training answered", screenPartSchema, { signs: { id: ID, signs: [], symptoms: ["racing-heart"] } }],
+  [
+    "a condition of two sides",
+    screenPartSchema,
+    { conditions: (["left", "right"] as const).map((side) => ({ id: "sprains", side, day: null })) },
+  ],
+  ["nobody asked", screenPartSchema, { clearance: { kind: "not-asked" } }],
   ["a clearance without a note", clearanceSchema, CLEARANCE],
   ["a complaint that is over", complaintChangeSchema, { complaint: COMPLAINT, isEnded: true }],
   ["a correction of a session of any day", sessionCorrectionSchema, { sessionId: ID, body: { kind: "set-voided", setId: ID } }],
@@ -204,6 +211,24 @@ const BAD: readonly [string, Joi.Schema, unknown, string, string][] = [
   ["a limit of no owner", newLimitSchema, { ...LIMIT, owner: { kind: "clinician", name: "" } }, "owner.name", "string.empty"],
   ["a day that is none", newLimitSchema, { ...LIMIT, fromDay: "tomorrow" }, "fromDay", "string.pattern.base"],
   ["a lifting without a reason", liftSchema, { ...LIFT, reason: "" }, "reason", "string.empty"],
+  ["no question answered", screenPartSchema, {}, "", "object.min"],
+  ["a sign nobody knows", screenPartSchema, { signs: { id: ID, signs: ["tired"], symptoms: [] } }, "signs.signs.0", "any.only"],
+  ["a condition without a side", screenPartSchema, { conditions: [{ id: "sprains", day: null }] }, "conditions.0.side", "any.required"],
+  [
+    "a condition said twice of one side",
+    screenPartSchema,
+    { conditions: [1, 2].map(() => ({ id: "sprains", side: "left", day: null })) },
+    "conditions.1",
+    "array.unique",
+  ],
+  [
+    "a clearance by nobody",
+    screenPartSchema,
+    { clearance: { kind: "cleared", role: "doctor", day: "2026-11-26" } },
+    "clearance.by",
+    "any.required",
+  ],
+  ["a rule set aside without a reason", ruleAsideSchema, { limitId: "rule bone-impact both", reason: "" }, "reason", "string.empty"],
   ["a clearance by the trainer", clearanceSchema, { ...CLEARANCE, role: "trainer" }, "role", "any.only"],
   ["a clearance of nothing named", clearanceSchema, { ...CLEARANCE, sourceId: undefined }, "sourceId", "any.required"],
   ["a calm pose of no variation", calmPoseSchema, { ...CALM, variationId: "handstand" }, "variationId", "variation.unknown"],

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import { contextWith, kneeLimit } from "./fit.fixture";
 import { judge } from "./judge";
-import { countHolding, isWithin, leverValues, snapSetting } from "./on-hand";
+import { countHolding, isWithin, leverValues, nearestOnHand, snapSetting } from "./on-hand";
 
 const pole = variationById("box-squat-pole");
 
@@ -68,6 +68,13 @@ describe("snapping", () => {
     expect(Object.keys(snapSetting(contextWith(), pole, {})).sort()).toEqual(["handForceN", "seatHeightM"]);
     expect(snapSetting(contextWith(), pole, { shareFraction: 0.4 }).shareFraction).toBe(0.4);
   });
+});
+
+test("a lever moved by hand comes to rest where the kit can, also at a range's own end", () => {
+  const range = { lever: "seatHeightM", min: 0.413, max: 0.754, start: 0.6 } as const;
+  const at = (wanted: number): number => nearestOnHand(contextWith(), range, wanted);
+  expect([at(0.754), at(0.413), at(0.5849), at(0.5851)]).toEqual([0.75, 0.42, 0.58, 0.59]);
+  expect(nearestOnHand(contextWith(), { ...range, min: 0.501, max: 0.509 }, 0.505)).toBe(0.505);
 });
 
 test("counting what holds agrees with counting one by one", () => {

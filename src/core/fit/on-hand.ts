@@ -16,6 +16,12 @@ export function leverValues({ lever, min, max }: Pick<OwnRange, "lever" | "min" 
 }
 export const valuesOn = ({ kit }: Pick<FitContext, "kit">, range: OwnRange): number[] => leverValues(range, kit.increments[range.lever]);
 
+/** Of the values the equipment allows, the one nearest to where a hand has moved the lever. */
+export function nearestOnHand(context: Pick<FitContext, "kit">, range: OwnRange, wanted: number): number {
+  const values = valuesOn(context, range);
+  return values.reduce((best, value) => (Math.abs(value - wanted) < Math.abs(best - wanted) ? value : best), values[0] ?? wanted);
+}
+
 /** Every lever moved to a value the equipment allows, never a harder one. An unmeasured share stays unmeasured. */
 export function snapSetting({ subject, kit }: Pick<FitContext, "subject" | "kit">, variation: Variation, setting: Setting): Setting {
   return leversOf(subject, variation).reduce<Setting>((snapped, range) => {

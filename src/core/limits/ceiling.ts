@@ -5,7 +5,7 @@ import { hasLever } from "../templates/form";
 import type { Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 import { CHANNELS_OF_SITE, type LimitedBy } from "./complaint";
-import type { Day } from "./limit";
+import type { Day } from "../day";
 
 /** The most one channel on one side may be asked. Always more than nothing. */
 export interface Ceiling {

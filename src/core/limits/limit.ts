@@ -1,8 +1,6 @@
+import type { Day } from "../day";
 import type { ChannelSide, NumberChannelId } from "../mechanics/channels";
 import type { Trait } from "../templates/template";
-
-/** A calendar day in the studio's time zone, `YYYY-MM-DD`: sorts and compares as text. */
-export type Day = string;
 
 /** What a limit can bound by a number, and the numbers that make sense for it: degrees, newtons, shares of body weight. */
 export const LIMIT_BOUNDS = {

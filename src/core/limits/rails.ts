@@ -3,7 +3,6 @@ import type { TemplateId } from "../templates/template";
 
 /** What makes a low back one to be careful with. */
 export type Careful = "back" | "bone-thinning" | "pregnancy";
-export const CONDITIONS = ["bone-thinning", "pregnancy"] as const;
 
 /** Bends that no proposal goes past unless this client's measured range or calm history says more. */
 export const RAILS = { hipFlexion: 125, trunkLean: 60, kneeFlexion: 130 } as const satisfies Partial<Record<NumberChannelId, number>>;

@@ -5,7 +5,7 @@ import type { Stepped } from "../fit/step";
 import type { Change, Tread } from "../fit/tread";
 import type { Place } from "../fit/context";
 import type { PerformedSet } from "../floor/events";
-import type { Day } from "../limits/limit";
+import type { Day } from "../day";
 import type { NumberChannelId } from "../mechanics/channels";
 import type { MorningClass } from "./morning";
 import type { Warning } from "./warning";

@@ -1,5 +1,5 @@
 import type { ClinicianRole } from "../limits/clinician";
-import type { Day } from "../limits/limit";
+import type { Day } from "../day";
 
 /** A sign that stops planning: said on the floor or in a morning's answer. */
 export interface Warning {

@@ -1,7 +1,7 @@
 import { bodyFromMeasure } from "../body/body";
 import { variationById } from "../catalogue/catalogue";
 import { type Ceiling, ceilingsFromCalmPose, currentCeilings } from "../limits/ceiling";
-import type { Day } from "../limits/limit";
+import type { Day } from "../day";
 import type { CeilingFact, ClientRecord } from "./record";
 import { bodyMeasureAt, postureOf } from "./subject";
 

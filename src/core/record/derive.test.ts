@@ -307,7 +307,9 @@ describe("the context of a fit", () => {
     const careful = (more: Partial<ClientRecord>) => fitContextOf(record(more), TODAY)?.careful;
     expect(careful({})).toEqual([]);
     expect(careful({ complaints: [complaint({ site: "back-bend", side: "both" })] })).toEqual(["back"]);
-    expect(careful({ client: { ...record().client, conditions: ["bone-thinning", "pregnancy"] } })).toEqual(["bone-thinning", "pregnancy"]);
+    expect(
+      careful({ screen: { conditions: ["bone-thinning", "pregnancy", "falls"].map((id) => ({ id, side: "both" as const, day: null })) } }),
+    ).toEqual(["bone-thinning", "pregnancy"]);
   });
   test("leads with the sore side unless told otherwise", () => {
     expect(fitContextOf(record(), TODAY)?.subject.leadSide).toBe("right");

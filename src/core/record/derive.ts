@@ -4,20 +4,20 @@ import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext, kitWi
 import { judge } from "../fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
 import { isBack, strictestLimitScore } from "../limits/complaint";
-import type { Day } from "../limits/limit";
+import type { Day } from "../day";
 import type { Careful } from "../limits/rails";
 import type { Side } from "../mechanics/channels";
 import { decide, type Decision, type DecisionInput } from "../progress/decide";
 import { usualPainScore } from "../progress/morning";
 import { openWarnings, type Warning } from "../progress/warning";
+import { carefulFrom } from "../screen/screen";
 import { ceilingsToday } from "./ceilings";
 import { calmLoads, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, plannedOf, responseTo } from "./history";
 import type { ClientRecord, ItemFact, PrescriptionFact, RungFact, SessionFact } from "./record";
 import { subjectOf } from "./subject";
 
-const carefulOf = ({ complaints, client }: ClientRecord): Careful[] => [
-  ...(complaints.some(({ site }) => isBack(site)) ? (["back"] as const) : []),
-  ...client.conditions,
+const carefulOf = ({ complaints, screen }: ClientRecord): Careful[] => [
+  ...new Set([...(complaints.some(({ site }) => isBack(site)) ? (["back"] as const) : []), ...carefulFrom(screen)]),
 ];
 
 /** Everything that decides what fits today, for the leg that leads; null until a body is measured. */

@@ -69,7 +69,8 @@ export const plan = (id: string, rungId: string, more: Partial<PrescriptionFact>
 
 export function record(more: Partial<ClientRecord> = {}): ClientRecord {
   return {
-    client: { id: "c", name: "Test", birthYear: 1965, sex: "female", goal: "", conditions: [], archivedDay: null },
+    client: { id: "c", name: "Test", birthYear: 1965, sex: "female", goal: "", archivedDay: null },
+    screen: {},
     complaints: [complaint({ usualPainScore: 2 })],
     measures: [{ id: "m", day: "2026-10-01", heightM: 1.68, massKg: 74, overrides: {} }],
     dailyTasks: [],

@@ -4,13 +4,14 @@ import type { DailyTask } from "../fit/daily";
 import type { FloorSet, FloorState } from "../floor/events";
 import type { Ceiling } from "../limits/ceiling";
 import type { Complaint, LimitedBy } from "../limits/complaint";
-import type { Day, Limit } from "../limits/limit";
-import type { CONDITIONS } from "../limits/rails";
+import type { Day } from "../day";
+import type { Limit } from "../limits/limit";
 import type { Demand, Side } from "../mechanics/channels";
 import type { PostureRule } from "../mechanics/posture";
 import type { DecisionMove, DecisionReason } from "../progress/decide";
 import type { Morning, MorningClass } from "../progress/morning";
 import type { Clearance, Warning } from "../progress/warning";
+import type { ScreenAnswers } from "../screen/screen";
 import type { Change } from "../fit/tread";
 import type { Setting } from "../templates/lever";
 
@@ -20,12 +21,15 @@ export const ENGINE_VERSION = 2;
 /** What a page or a decision needs of one client, oldest first: what counts now, and the last sessions. */
 export interface ClientRecord {
   client: ClientProfile;
+  /** What was asked before training; a part nobody asked is missing. */
+  screen: ScreenAnswers;
   complaints: readonly Complaint[];
   /** The latest alone counts; a calm pose keeps the mass of its own day. */
   measures: readonly MeasureFact[];
   dailyTasks: readonly DailyTask[];
   calmPoses: readonly CalmPoseFact[];
   postures: readonly { id: string; day: Day; rule: PostureRule }[];
+  /** Those that people set, and those that follow from the screen. */
   limits: readonly Limit[];
   ceilings: readonly CeilingFact[];
   /** Ceilings that a calm morning confirmed once: they stay so. */
@@ -51,14 +55,12 @@ export interface MeasureFact {
   overrides: BodyOverrides;
 }
 
-export type Condition = (typeof CONDITIONS)[number];
 export interface ClientProfile {
   id: string;
   name: string;
   birthYear: number;
   sex: Sex;
   goal: string;
-  conditions: readonly Condition[];
   archivedDay: Day | null;
 }
 

@@ -1,5 +1,5 @@
 import { DateFormatter, parseDate } from "@internationalized/date";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 
 const LOCALE = "en-GB";
 const SHORT = new DateFormatter(LOCALE, { day: "numeric", month: "short", timeZone: "UTC" });

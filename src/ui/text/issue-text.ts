@@ -11,6 +11,7 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   shareFraction: "Share",
   most: "The bound",
   leastDeg: "The bound",
+  day: "Day",
   untilDay: "Last day",
   reason: "Reason",
   by: "Who",
@@ -31,6 +32,13 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   restM: "Length at rest",
   lengthM: "Length pulled to",
   tensionN: "Reading of the scale",
+  setCount: "Sets",
+  repetitionsLow: "Repetitions from",
+  repetitionsHigh: "Repetitions to",
+  lowerS: "Seconds lowering",
+  pauseS: "Seconds of pause",
+  riseS: "Seconds rising",
+  restS: "Rest",
 };
 
 /** A problem with an input, in the trainer's words. */

@@ -1,7 +1,9 @@
 import type { UnitSystem } from "../../core/units";
 import type { Site } from "../../core/limits/complaint";
 import type { ClinicianRole } from "../../core/limits/clinician";
-import { type Day, type Limit, type LimitChannelId, type LimitRule, limitState } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
+import { isScreenLimit } from "../../core/screen/screen";
+import { type Limit, type LimitChannelId, type LimitRule, limitState } from "../../core/limits/limit";
 import { unreachable } from "../../core/reasons";
 import type { Trait } from "../../core/templates/template";
 import { dayText } from "./day-text";
@@ -74,7 +76,7 @@ export function limitRuleText(rule: LimitRule, side: Limit["side"], units: UnitS
 /** "Right knee bend to 95°, knee surgeon, until 12 Jan" */
 export function limitText(limit: Limit, today: Day, units: UnitSystem = "metric"): string {
   const { rule, side, owner, untilDay, fromDay, lift } = limit;
-  const head = `${limitRuleText(rule, side, units)}, ${owner.name}`;
+  const head = `${limitRuleText(rule, side, units)}, ${isScreenLimit(limit) ? "by rule" : owner.name}`;
   const state = limitState(limit, today);
   switch (state) {
     case "in-force":

@@ -3,6 +3,7 @@ import type { CeilingChannelId } from "../../core/mechanics/channels";
 import type { LeverId } from "../../core/templates/lever";
 import { channelName } from "./channel-text";
 import { poseFailureText } from "./fit-text";
+import { conditionText } from "./screen-text";
 import { leverName, leverValueText } from "./lever-text";
 
 const PLAIN: Readonly<Record<string, string>> = {
@@ -43,12 +44,30 @@ interface Refused {
   min?: number;
   max?: number;
   channel?: string;
+  name?: string;
+  condition?: string;
+  problem?: string;
 }
+const DAYS: Readonly<Record<string, string>> = {
+  "day.future": "this day is still to come",
+  "day.past": "this due date is more than three weeks past: has the child been born?",
+  "day.too-far": "this due date is further away than a pregnancy is long",
+};
 /** Why a step could not be taken, by its code; anything unknown is said plainly. */
-export function refusalText({ code, reason = "", lever, min, max, channel }: Refused, units: UnitSystem = "metric"): string {
+export function refusalText(
+  { code, reason = "", lever, min, max, channel, condition = "", problem = "", name = "" }: Refused,
+  units: UnitSystem = "metric",
+): string {
   switch (code) {
     case "warning-open":
       return "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
+    case "plan-forbidden":
+      return `A limit no longer allows ${name.toLowerCase()} as it is planned: ease it on Fit and keep it, or leave it out today.`;
+    case "screen-missing":
+    case "refer-first":
+      return "Nothing is trained before the questions under Screen are answered, and a clinician has looked where they say so.";
+    case "day-wrong":
+      return `${condition === "clearance" ? "The clearance" : conditionText(condition)}: ${DAYS[problem] ?? "this day cannot be"}.`;
     case "pose-impossible":
       return `Not possible in this set-up: ${poseFailureText(reason)}.`;
     case "nothing-asked":

@@ -1,0 +1,149 @@
+import { describe, expect, test } from "vitest";
+import { dayAfter } from "../day";
+import { isBinding, limitState } from "../limits/limit";
+import { CONDITION_IDS, CONDITION_KINDS } from "./conditions.data";
+import { SCREEN_RULES } from "./rules.data";
+import {
+  carefulFrom,
+  clocksOf,
+  dayProblem,
+  type OwnCondition,
+  ruleLimits,
+  rulesOn,
+  SCREEN_QUESTIONS,
+  type ScreenAnswers,
+  screenGate,
+} from "./screen";
+
+const TODAY = "2026-11-26";
+const weeksAgo = (weeks: number): string => dayAfter(TODAY, -7 * weeks);
+const own = (id: string, day: string | null = null, side: OwnCondition["side"] = "both"): OwnCondition => ({ id, side, day });
+const NONE = {
+  signs: { id: "s", day: "2026-11-01", signs: [], symptoms: [] },
+  conditions: [],
+  activity: { active: false, monthsActive: 0 },
+  clearance: { kind: "not-asked" },
+} as const satisfies ScreenAnswers;
+const cleared = (day: string) => ({ kind: "cleared", by: "Dr Vane", role: "doctor", day }) as const;
+
+describe("the gate", () => {
+  test("is open for a client with nothing known, whatever their age, and nobody asked", () => {
+    expect(screenGate(NONE, TODAY)).toEqual({ state: "open", verdict: "not-needed" });
+  });
+  test("never reads what was not asked as no: each question missing is named, one by one and all together", () => {
+    expect(screenGate({}, TODAY)).toEqual({ state: "missing", missing: [...SCREEN_QUESTIONS] });
+    for (const question of SCREEN_QUESTIONS) {
+      const { [question]: _, ...rest } = NONE as ScreenAnswers;
+      expect(screenGate(rest, TODAY)).toEqual({ state: "missing", missing: [question] });
+    }
+  });
+  test("refers a known disease to a clinician first, and opens with their word", () => {
+    const answers = { ...NONE, conditions: [own("diabetes")] };
+    expect(screenGate(answers, TODAY)).toMatchObject({ state: "refer", because: ["clearance-recommended"] });
+    expect(screenGate({ ...answers, clearance: cleared("2026-06-01") }, TODAY)).toEqual({ state: "open", verdict: "may-continue" });
+    expect(screenGate({ ...answers, clearance: cleared("2025-10-01") }, TODAY)).toMatchObject({ state: "refer" }); // grown old
+    expect(screenGate({ ...answers, activity: { active: true, monthsActive: 12 } }, TODAY)).toMatchObject({ state: "open" });
+  });
+  test("stops who trains with a symptom; a clearance counts only when it is as young as the answer", () => {
+    const regular = { ...NONE, activity: { active: true, monthsActive: 12 } };
+    const swollen = { ...regular, signs: { id: "s", day: "2026-11-10", signs: [], symptoms: ["ankle-swelling"] } } as const;
+    expect(screenGate(swollen, TODAY)).toEqual({ state: "stop", verdict: "stop", because: ["ankle-swelling"] });
+    expect(screenGate({ ...swollen, clearance: cleared("2026-11-09") }, TODAY)).toMatchObject({ state: "stop" });
+    expect(screenGate({ ...swollen, clearance: cleared("2026-11-10") }, TODAY)).toMatchObject({ state: "open" });
+  });
+  test("stops at a warning sign until it is cleared by name, whatever else was cleared", () => {
+    const faint = {
+      ...NONE,
+      signs: { id: "s", day: "2026-11-01", signs: ["faint"], symptoms: [] },
+      clearance: cleared("2026-11-20"),
+    } as const;
+    expect(screenGate(faint, TODAY)).toEqual({ state: "stop", verdict: "stop", because: ["faint"] });
+    expect(screenGate(faint, TODAY, [])).toMatchObject({ state: "open" });
+    expect(screenGate(NONE, TODAY, ["giving-way"])).toMatchObject({ state: "stop", because: ["giving-way"] }); // said elsewhere
+  });
+  test("stops where a clinician has advised against it", () => {
+    const refused = { ...cleared("2026-11-20"), kind: "refused" } as const;
+    expect(screenGate({ ...NONE, clearance: refused }, TODAY)).toEqual({ state: "stop", verdict: "stop", because: ["clearance-refused"] });
+  });
+  test("asks a clinician first after surgery, with a disc, in pregnancy; a word from before the surgery is none", () => {
+    for (const id of ["knee-replacement", "ligament-repair", "hip-replacement", "back-disc", "nerve-signs", "pregnancy", "after-birth"])
+      expect([id, screenGate({ ...NONE, conditions: [own(id)] }, TODAY).state]).toEqual([id, "refer"]);
+    const replaced = { ...NONE, conditions: [own("knee-replacement", weeksAgo(10), "right")] };
+    expect(screenGate({ ...replaced, clearance: cleared(weeksAgo(11)) }, TODAY)).toMatchObject({ because: ["replacement-first"] });
+    expect(screenGate({ ...replaced, clearance: cleared(weeksAgo(9)) }, TODAY)).toMatchObject({ state: "open" });
+  });
+});
+
+describe("rules", () => {
+  const binding = (conditions: OwnCondition[], today = TODAY): string[] =>
+    ruleLimits({ conditions })
+      .filter((limit) => isBinding(limit, today))
+      .map(({ owner }) => owner.name);
+
+  test("close lying flat from 14 weeks 0 days, not a day sooner", () => {
+    const dueDay = "2027-05-01";
+    const lastPeriod = dayAfter(dueDay, -280);
+    const at = (days: number): string[] => binding([own("pregnancy", dueDay)], dayAfter(lastPeriod, days));
+    expect(at(97)).not.toContain("pregnancy-lying");
+    expect(at(98)).toContain("pregnancy-lying");
+    expect(at(0)).toEqual(["pregnancy-breath", "pregnancy-impact"]);
+  });
+  test("of a repair follow its weeks: no added weight in the first twelve, no landing before ten months", () => {
+    const at = (days: number): string[] => binding([own("ligament-repair", dayAfter(TODAY, -days), "left")]);
+    expect(at(21)).toEqual(["repair-impact", "repair-weight"]);
+    expect(at(83)).toContain("repair-weight");
+    expect(at(84)).toEqual(["repair-impact"]);
+    expect([at(304), at(305)]).toEqual([["repair-impact"], []]);
+  });
+  test("run always where the day is not known", () => {
+    expect(binding([own("ligament-repair")])).toEqual(["repair-impact", "repair-weight"]);
+    expect(binding([own("pregnancy")])).toContain("pregnancy-lying");
+  });
+  test("are on the side they were said of, one for each side", () => {
+    const limits = ruleLimits({ conditions: [own("knee-arthritis", null, "left"), own("knee-arthritis", null, "right")] });
+    expect(limits.map(({ side }) => side)).toEqual(["left", "right"]);
+    expect(new Set(limits.map(({ id }) => id)).size).toBe(2);
+  });
+  test("are set aside for one side with a reason, and for that side alone", () => {
+    const conditions = [own("knee-arthritis", null, "left"), own("knee-arthritis", null, "right")];
+    const aside = { ruleId: "arthritis-impact", side: "left", by: "Dana", reason: "plays tennis", day: "2026-11-20" } as const;
+    const states = ruleLimits({ conditions, setAside: [aside] }).map((limit) => limitState(limit, TODAY));
+    expect(states).toEqual(["lifted", "in-force"]);
+  });
+  test("that only remind close nothing", () => {
+    expect(binding([own("falls"), own("knee-tendon")])).toEqual([]);
+    expect(rulesOn({ conditions: [own("falls")] }, TODAY).map(({ rule }) => rule.id)).toEqual(["falls-support"]);
+  });
+  test("speak of known conditions, each once, and every condition is known to some part of the house", () => {
+    expect(SCREEN_RULES.filter(({ condition }) => !CONDITION_IDS.includes(condition))).toEqual([]);
+    expect(new Set(SCREEN_RULES.map(({ id }) => id)).size).toBe(SCREEN_RULES.length);
+    const silent = CONDITION_KINDS.filter(({ id, disease }) => !disease && !SCREEN_RULES.some(({ condition }) => condition === id));
+    expect(silent.map(({ id }) => id)).toEqual(["tight-hip"]); // its drill comes with Assess
+  });
+});
+
+test("care is taken from the conditions, once each", () => {
+  expect(carefulFrom({ conditions: [own("back-disc"), own("back-bend"), own("pregnancy"), own("falls")] })).toEqual(["back", "pregnancy"]);
+  expect(carefulFrom({})).toEqual([]);
+});
+
+test("clocks count weeks since a surgery, and week, day and trimester to a due date", () => {
+  const [repair, pregnancy] = clocksOf(
+    { conditions: [own("ligament-repair", weeksAgo(3)), own("pregnancy", dayAfter(TODAY, 70)), own("falls")] },
+    TODAY,
+  );
+  expect(repair).toMatchObject({ kind: "weeks", weeks: 3 });
+  expect(pregnancy).toMatchObject({ kind: "gestation", at: { week: 30, day: 0, trimester: 3, dueDay: dayAfter(TODAY, 70) } });
+  expect(
+    clocksOf({ conditions: [own("ligament-repair", weeksAgo(3)), own("pregnancy", dayAfter(TODAY, 70)), own("falls")] }, TODAY),
+  ).toHaveLength(2);
+});
+
+test("days that cannot be are named", () => {
+  expect(dayProblem(own("knee-replacement", dayAfter(TODAY, 1)), TODAY)).toBe("day.future");
+  expect(dayProblem(own("knee-replacement", TODAY), TODAY)).toBeNull();
+  expect(dayProblem(own("pregnancy", dayAfter(TODAY, 281)), TODAY)).toBe("day.too-far");
+  expect(dayProblem(own("pregnancy", dayAfter(TODAY, 280)), TODAY)).toBeNull();
+  expect(dayProblem(own("pregnancy", dayAfter(TODAY, -22)), TODAY)).toBe("day.past");
+  expect(dayProblem(own("falls", null), TODAY)).toBeNull();
+});

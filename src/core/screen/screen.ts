@@ -1,0 +1,139 @@
+import { type Day, dayAfter, daysBetween } from "../day";
+import type { ClinicianRole, WarningSign } from "../limits/clinician";
+import type { Limit } from "../limits/limit";
+import type { Careful } from "../limits/rails";
+import type { ChannelSide } from "../mechanics/channels";
+import { type Gestation, gestation, lastPeriodOf, TERM_DAYS } from "../standards/gestation";
+import { preParticipation, type Symptom, type Verdict } from "../standards/pre-participation";
+import { CONDITION_KINDS, type ConditionKind } from "./conditions.data";
+import { SCREEN_RULES, type ScreenRule } from "./rules.data";
+
+/** One condition of a client: the side it is on, and the day its clock counts from where that is known. */
+export interface OwnCondition {
+  id: string;
+  side: ChannelSide;
+  day: Day | null;
+}
+/** What is known of a client before training. A part that nobody asked is missing, and never reads as "no". */
+export interface ScreenAnswers {
+  /** Its id is the warning's own: a sign stays open until a clinician has cleared it, whatever is answered later. */
+  signs?: { id: string; day: Day; signs: readonly WarningSign[]; symptoms: readonly Symptom[] };
+  conditions?: readonly OwnCondition[];
+  activity?: { active: boolean; monthsActive: number };
+  clearance?: { kind: "not-asked" } | { kind: "cleared" | "refused"; by: string; role: ClinicianRole; day: Day };
+  /** Rules the trainer has set aside, with why: never what a clinician said. */
+  setAside?: readonly { ruleId: string; side: ChannelSide; by: string; reason: string; day: Day }[];
+}
+export const SCREEN_QUESTIONS = ["signs", "conditions", "activity", "clearance"] as const;
+export type ScreenQuestion = (typeof SCREEN_QUESTIONS)[number];
+
+const kindOf = (id: string): ConditionKind | undefined => CONDITION_KINDS.find((kind) => kind.id === id);
+/** A date nobody knows never opens anything: the rule has always run. */
+const ALWAYS: Day = "1900-01-01";
+
+/** The day a condition's clock starts; null where it is not known. */
+function clockDay({ id, day }: OwnCondition): Day | null {
+  return day !== null && kindOf(id)?.dated === "due" ? lastPeriodOf(day) : day;
+}
+
+/** A rule as it holds for one client: the days it runs. */
+export interface OwnRule {
+  rule: ScreenRule;
+  condition: OwnCondition;
+  fromDay: Day;
+  untilDay: Day | null;
+}
+export function rulesOf({ conditions = [] }: ScreenAnswers): OwnRule[] {
+  return conditions.flatMap((condition) => {
+    const start = clockDay(condition);
+    return SCREEN_RULES.filter((rule) => rule.condition === condition.id).map((rule) => ({
+      rule,
+      condition,
+      fromDay: start === null ? ALWAYS : dayAfter(start, rule.fromDays ?? 0),
+      untilDay: start === null || rule.untilDays === undefined ? null : dayAfter(start, rule.untilDays),
+    }));
+  });
+}
+const runs = ({ fromDay, untilDay }: OwnRule, today: Day): boolean => fromDay <= today && (untilDay === null || today <= untilDay);
+export const rulesOn = (answers: ScreenAnswers, today: Day): OwnRule[] => rulesOf(answers).filter((own) => runs(own, today));
+
+const RULE = "rule ";
+/** Whether a limit follows from the screen: nobody entered it, and its owner's name is the rule's. */
+export const isScreenLimit = ({ id }: Pick<Limit, "id">): boolean => id.startsWith(RULE);
+export const limitIdOf = ({ rule, condition }: Pick<OwnRule, "rule" | "condition">): string => `${RULE}${rule.id} ${condition.side}`;
+
+/** What the rules close, as limits like any other: on their side, between their days, set aside where the trainer said why. */
+export function ruleLimits(answers: ScreenAnswers): Limit[] {
+  return rulesOf(answers).flatMap((own): Limit[] => {
+    const { rule, condition, fromDay, untilDay } = own;
+    const { id: ruleId, limit } = rule;
+    const { side } = condition;
+    if (!limit) return [];
+    const aside = answers.setAside?.findLast((each) => each.ruleId === ruleId && each.side === side);
+    const lift = aside ? { kind: "lifted" as const, by: aside.by, role: "trainer", day: aside.day, reason: aside.reason } : null;
+    return [{ id: limitIdOf(own), rule: limit, side, owner: { kind: "rule", name: ruleId }, fromDay, untilDay, lift }];
+  });
+}
+
+/** Conditions that ask for care with the low back, with bone, or with a belly. */
+export const carefulFrom = ({ conditions = [] }: ScreenAnswers): Careful[] => [
+  ...new Set(conditions.flatMap(({ id }) => kindOf(id)?.careful ?? [])),
+];
+
+/** Open: a session may be built. Missing: something was not asked. Refer: a clinician looks first. Stop: until one has. */
+export type Gate =
+  | { state: "open"; verdict: Verdict }
+  | { state: "missing"; missing: readonly [ScreenQuestion, ...ScreenQuestion[]] }
+  | { state: "refer" | "stop"; verdict: Verdict; because: readonly string[] };
+
+const DAYS_PER_MONTH = 365.25 / 12;
+
+/**
+ * Whether a session may be built today. A warning sign stops until it is cleared by name: `openSigns` are those that are
+ * not, and without a list every sign said is one. What was not asked is named; a symptom or condition newer than a clearance is not covered by it.
+ */
+export function screenGate(answers: ScreenAnswers, today: Day, openSigns: readonly string[] = answers.signs?.signs ?? []): Gate {
+  if (openSigns.length > 0) return { state: "stop", verdict: "stop", because: openSigns };
+  const [first, ...others] = SCREEN_QUESTIONS.filter((question) => answers[question] === undefined);
+  if (first) return { state: "missing", missing: [first, ...others] };
+  const { signs, conditions = [], activity, clearance } = answers;
+  const cleared = clearance?.kind === "cleared" ? clearance : null;
+  if (clearance?.kind === "refused") return { state: "stop", verdict: "stop", because: ["clearance-refused"] };
+  const symptoms = cleared && signs && cleared.day >= signs.day ? [] : (signs?.symptoms ?? []);
+  const verdict = preParticipation({
+    active: activity?.active ?? false,
+    monthsActive: activity?.monthsActive ?? 0,
+    disease: conditions.flatMap(({ id }) => kindOf(id)?.disease ?? []),
+    symptoms,
+    clearedMonthsAgo: cleared ? Math.floor(daysBetween(cleared.day, today) / DAYS_PER_MONTH) : null,
+    wants: "moderate",
+  });
+  if (verdict === "stop") return { state: "stop", verdict, because: symptoms };
+  const asking = rulesOn(answers, today).filter(({ rule, condition }) => rule.asksFirst && !isCoveredBy(cleared, condition));
+  const because = [...(verdict === "clearance-recommended" ? ["clearance-recommended"] : []), ...asking.map(({ rule }) => rule.id)];
+  return because.length > 0 ? { state: "refer", verdict, because } : { state: "open", verdict };
+}
+/** A clearance from before the surgery or the birth says nothing about what came after. */
+const isCoveredBy = (cleared: { day: Day } | null, { id, day }: OwnCondition): boolean =>
+  cleared !== null && (day === null || kindOf(id)?.dated === "due" || cleared.day >= day);
+
+/** How far a dated condition is today: weeks since it, or week and trimester. */
+export type Clock = { condition: OwnCondition } & ({ kind: "weeks"; weeks: number } | { kind: "gestation"; at: Gestation });
+export function clocksOf({ conditions = [] }: ScreenAnswers, today: Day): Clock[] {
+  return conditions.flatMap((condition): Clock[] => {
+    const start = clockDay(condition);
+    if (start === null || start > today) return [];
+    return kindOf(condition.id)?.dated === "due"
+      ? [{ condition, kind: "gestation", at: gestation(start, today) }]
+      : [{ condition, kind: "weeks", weeks: Math.floor(daysBetween(start, today) / 7) }];
+  });
+}
+
+/** A day that cannot be: surgery or a birth to come, a due date long past or more than a pregnancy away. */
+export function dayProblem({ id, day }: OwnCondition, today: Day): "day.future" | "day.too-far" | "day.past" | null {
+  const dated = kindOf(id)?.dated;
+  if (day === null || !dated) return null;
+  if (dated !== "due") return day > today ? "day.future" : null;
+  if (day > dayAfter(today, TERM_DAYS)) return "day.too-far";
+  return day < dayAfter(today, -21) ? "day.past" : null;
+}

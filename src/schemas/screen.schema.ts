@@ -1,0 +1,66 @@
+import Joi from "joi";
+import { CLINICIAN_ROLES, WARNING_SIGNS } from "../core/limits/clinician";
+import { CONDITION_IDS } from "../core/screen/conditions.data";
+import type { ScreenAnswers } from "../core/screen/screen";
+import { SYMPTOMS } from "../core/standards/pre-participation";
+import { channelSide, day, uuid, within, words } from "./fields";
+
+const oneOf = (values: readonly string[]): Joi.StringSchema => Joi.string().valid(...values);
+
+const signsKeys = {
+  id: uuid.required(),
+  signs: Joi.array().items(oneOf(WARNING_SIGNS)).unique().required(),
+  symptoms: Joi.array().items(oneOf(SYMPTOMS)).unique().required(),
+};
+const conditionSchema = Joi.object({
+  id: oneOf(CONDITION_IDS).required(),
+  side: channelSide.required(),
+  day: day.allow(null).required(),
+});
+const activitySchema = Joi.object({ active: Joi.boolean().required(), monthsActive: within({ min: 0, max: 1200 }).required() });
+const clinicianSaid = {
+  by: words(80).required(),
+  role: oneOf(CLINICIAN_ROLES).required(),
+  day: day.required(),
+};
+const isAsked = Joi.object({ kind: Joi.valid("not-asked").required() }).unknown();
+const answeredKeys = {
+  conditions: Joi.array()
+    .items(conditionSchema)
+    .unique((a: { id: string; side: string }, b: { id: string; side: string }) => a.id === b.id && a.side === b.side)
+    .max(30),
+  activity: activitySchema,
+  clearance: Joi.object({ kind: oneOf(["not-asked", "cleared", "refused"]).required() }).when(isAsked, {
+    otherwise: Joi.object(clinicianSaid),
+  }),
+};
+/** One answered question or more, as a form sends it: the studio dates it. */
+export type ScreenPart = Omit<ScreenAnswers, "setAside" | "signs"> & { signs?: Omit<NonNullable<ScreenAnswers["signs"]>, "day"> };
+export const screenPartSchema = Joi.object<ScreenPart>({ ...answeredKeys, signs: Joi.object(signsKeys) }).min(1);
+
+const asideSchema = Joi.object({
+  ruleId: words(60).required(),
+  side: channelSide.required(),
+  by: words(80).required(),
+  reason: words(400).required(),
+  day: day.required(),
+});
+export interface ScreenInput {
+  answers: ScreenAnswers;
+  today: string;
+}
+/** Input of the core's command line: what was answered so far, and the day. */
+export const screenInputSchema = Joi.object<ScreenInput>({
+  answers: Joi.object({
+    ...answeredKeys,
+    signs: Joi.object({ ...signsKeys, day: day.required() }),
+    setAside: Joi.array().items(asideSchema).max(60),
+  }).required(),
+  today: day.required(),
+});
+
+export interface RuleAside {
+  limitId: string;
+  reason: string;
+}
+export const ruleAsideSchema = Joi.object<RuleAside, true>({ limitId: words(120).required(), reason: words(400).required() });

@@ -1,0 +1,168 @@
+import type { Gate, ScreenQuestion } from "../../core/screen/screen";
+import type { RuleSource } from "../../core/screen/rules.data";
+import type { Symptom } from "../../core/standards/pre-participation";
+import { unreachable } from "../../core/reasons";
+import { warningText } from "./decision-text";
+
+export const questionText: Readonly<Record<ScreenQuestion, string>> = {
+  signs: "Any of these, now or in the last weeks?",
+  conditions: "What is known of joints, back, heart and pregnancy?",
+  activity: "Half an hour of planned exercise, three days a week?",
+  clearance: "Has a clinician been asked about exercise?",
+};
+export const familyText = {
+  knee: "Knee",
+  foot: "Ankle and foot",
+  hip: "Hip",
+  back: "Back",
+  pregnancy: "Pregnancy and birth",
+  whole: "Whole body",
+} as const;
+
+const CONDITIONS: Readonly<Record<string, string>> = {
+  "knee-arthritis": "Arthritis, wear type",
+  "knee-inflammatory": "Arthritis, inflammatory",
+  "kneecap-pain": "Kneecap pain",
+  "knee-replacement": "Knee replaced",
+  "ligament-repair": "Ligament repaired",
+  "knee-tendon": "Tendon below or above the kneecap",
+  sprains: "Sprains that come back",
+  "side-hip": "Weak or sore side of the hip",
+  "tight-hip": "Tight hip",
+  "hip-replacement": "Hip replaced",
+  "back-bend": "Worse bending forward",
+  "back-disc": "Disc, with pain into buttock or leg",
+  "nerve-signs": "Tingling, numbness or weakness in a leg",
+  "back-arch": "Worse arching back",
+  "back-spasm": "Spasm on one side",
+  pregnancy: "Pregnant",
+  "after-birth": "Gave birth within a year",
+  "bone-thinning": "Bone thinning",
+  heart: "Heart or vessels",
+  "blood-pressure": "High blood pressure",
+  diabetes: "Diabetes",
+  kidney: "Kidneys",
+  falls: "Falls",
+  "shoulder-or-grip": "Shoulder or grip will not hold",
+};
+export const conditionText = (id: string): string => CONDITIONS[id] ?? id;
+export const datedText = { surgery: "Day of the surgery", due: "Due date", birth: "Day of the birth" } as const;
+
+const SYMPTOM_TEXT: Readonly<Record<Symptom, string>> = {
+  "chest-pain": "Chest pain or breathlessness beyond the effort",
+  "dizzy-or-faint": "Dizzy or faint",
+  "breathless-at-rest": "Short of breath at rest or on little effort",
+  "breathless-lying": "Short of breath lying flat, or woken by it",
+  "ankle-swelling": "Both ankles swelling",
+  "racing-heart": "Heart racing or skipping",
+  "calf-pain-walking": "Calf pain on walking that rest takes away",
+  "heart-murmur": "A heart murmur somebody has heard",
+  "unusual-fatigue": "Unusual tiredness with everyday things",
+};
+export const symptomText = (symptom: Symptom): string => SYMPTOM_TEXT[symptom];
+const isSymptom = (id: string): id is Symptom => Object.hasOwn(SYMPTOM_TEXT, id);
+
+/** What a rule says, to the trainer. */
+const RULES: Readonly<Record<string, string>> = {
+  "arthritis-impact": "No landing, jumping or stamping on an arthritic knee.",
+  "inflammatory-impact": "No landing, jumping or stamping on an inflamed joint.",
+  "inflammatory-hot": "On a hot or swollen day: light, little range, nothing new.",
+  "kneecap-step-down": "No unsupported step-down or lunge onto the rear knee until they are calm with support.",
+  "replacement-first": "A replaced knee: the surgeon or physiotherapist has agreed to exercise outside therapy.",
+  "replacement-straight": "Straight first, then bend: 0° and 110° come before depth or load.",
+  "replacement-impact": "No landing or jumping on a replaced knee.",
+  "replacement-kneeling": "No kneeling on the replaced knee in its first year.",
+  "repair-first": "A repaired ligament: the surgeon or physiotherapist says what is allowed at this stage.",
+  "repair-impact": "No landing, jumping or quick turns before ten months.",
+  "repair-weight": "No added weight in the first twelve weeks.",
+  "repair-face-down": "No face-down hang or thigh stretch early on; the supported hang instead.",
+  "repair-shift": "Most leg work one leg at a time: weight shifts off the repaired side unseen.",
+  "tendon-height": "Load before height, in blocks of six weeks; nothing pushed through pain.",
+  "sprain-barefoot": "Heel raise on a coin before tiptoe or barefoot work; nothing quick on a foot that rolls in.",
+  "hip-lunge": "Lunges held and short; the sore side first; no stretch on a healing tendon.",
+  "hip-replacement-first": "A replaced hip: ask the surgeon which bends, turns and crossings are allowed.",
+  "hip-replacement-impact": "No landing or jumping on a replaced hip.",
+  "bend-calm-pose": "Depth stops where the pelvis tucks: measure the calm pose with “low back, worse bending” as what hurts.",
+  "disc-first": "Pain into the buttock or leg: a physician has looked at it first.",
+  "disc-bar": "No bar on the shoulders; floor deadlift, overhead bar and bent row are left out while it is active.",
+  "nerve-first": "Tingling, numbness or weakness: a physician has looked at it first. Note how far down the leg it goes.",
+  "nerve-bar": "No bar on the shoulders.",
+  "arch-range": "Thrusts and back extensions stop short of arching; tuck at the top.",
+  "spasm-carry": "Heavy carries and the single-leg hinge wait until they can be controlled.",
+  "pregnancy-first": "The maternity team has agreed to exercise.",
+  "pregnancy-lying": "No lying flat on the back from 14 weeks 0 days.",
+  "pregnancy-breath": "No breath-holding.",
+  "pregnancy-impact": "No landing or jumping.",
+  "pregnancy-bar": "No bar on the shoulders from 14 weeks: it meets the belly and the balance.",
+  "pregnancy-belly": "Wide stance, top half of the range; she says at each repetition where the belly meets.",
+  "birth-first": "In the first twelve weeks after a birth: the maternity team has agreed.",
+  "birth-impact": "No landing or jumping in the first twelve weeks after a birth.",
+  "bone-impact": "No landing or jumping on thinning bone.",
+  "bone-bend-twist": "No loaded bending or twisting of the spine; the hinge keeps it straight.",
+  "heart-breath": "No breath-holding.",
+  "pressure-breath": "No breath-holding.",
+  "pressure-reading": "Ask for a reading: over 180 or 110 do not start, from 160 or 100 ask the clinician.",
+  "diabetes-feet": "Shoes on, feet looked at, something to eat at hand; the trainer doses neither food nor medicine.",
+  "falls-support": "A hold within reach in everything that stands.",
+  "grip-support": "Supports that do not ask this shoulder or hand: seat and rail before pole and strap.",
+};
+export const ruleText = (id: string): string => RULES[id] ?? id;
+
+/** Who to turn to for a sign, in general terms, in words a client uses. */
+export function whomText(sign: string): string {
+  switch (sign) {
+    case "chest-pain":
+    case "faint":
+    case "bladder-bowel":
+    case "severe-headache":
+      return "Call the emergency services.";
+    case "bleeding-or-fluid":
+    case "belly-or-pelvic":
+      return "Call the maternity team now.";
+    default:
+      return "Ring the treating clinician today, before any more training.";
+  }
+}
+
+const SOURCES: Readonly<Record<string, string>> = {
+  "rausch-osthoff-2018": "EULAR recommendations 2018",
+  "rowe-2000": "Rowe 2000, knee bend for everyday tasks",
+  "acog-804": "ACOG Committee Opinion 804, 2020",
+  "sinaki-1984": "Sinaki and Mikkelsen 1984",
+  "williams-2007": "AHA statement on resistance exercise, 2007",
+  "colberg-2016": "ADA position statement 2016",
+};
+export function sourceText(source: RuleSource): string {
+  switch (source.kind) {
+    case "published":
+      return SOURCES[source.id] ?? source.id;
+    case "trade":
+      return "common practice, no source";
+    case "own":
+      return "◊ our own reasoning, yours to change";
+    default:
+      return unreachable(source);
+  }
+}
+
+const BECAUSE: Readonly<Record<string, string>> = {
+  "clearance-refused": "A clinician has advised against exercise.",
+  "clearance-recommended": "A clinician's clearance is recommended before exercise begins.",
+};
+const becauseText = (id: string): string => BECAUSE[id] ?? RULES[id] ?? (isSymptom(id) ? symptomText(id) : warningText(id));
+
+/** Where the screen stands, in one line and its reasons. */
+export function gateText(gate: Gate): { head: string; reasons: readonly string[] } {
+  switch (gate.state) {
+    case "open":
+      return { head: "A session may be built.", reasons: [] };
+    case "missing":
+      return { head: "No session yet: something was not asked.", reasons: gate.missing.map((question) => questionText[question]) };
+    case "refer":
+      return { head: "Refer first: a clinician looks before a session.", reasons: gate.because.map(becauseText) };
+    case "stop":
+      return { head: "Stop: no session until a clinician has cleared it.", reasons: gate.because.map(becauseText) };
+    default:
+      return unreachable(gate);
+  }
+}
