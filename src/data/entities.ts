@@ -6,7 +6,7 @@ import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
 import type { BandTable } from "../core/mechanics/band";
 import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/channels";
 import type { PostureRule } from "../core/mechanics/posture";
-import type { Condition } from "../core/record/record";
+import type { ScreenAnswers } from "../core/screen/screen";
 import type { StoredSetting } from "./setting";
 import { scoped } from "./columns";
 
@@ -43,9 +43,15 @@ export const ClientRevisionRow = defineEntity({
     birthYear: p.integer(),
     sex: p.string().$type<Sex>(),
     goal: p.string(),
-    conditions: p.json<Condition[]>(),
     archivedDay: p.date().nullable(),
   },
+});
+
+/** What a client was asked before training: all answers each time, the latest counts. */
+export const ScreenRow = defineEntity({
+  name: "ScreenRow",
+  tableName: "screen",
+  properties: { ...scoped, clientId: p.uuid(), day: p.date(), answers: p.json<ScreenAnswers>() },
 });
 
 /** What hurts, as it was last said; `complaintId` is the same over its corrections. */
@@ -198,6 +204,7 @@ export const clientEntities = [
   MemberRow,
   ClientRow,
   ClientRevisionRow,
+  ScreenRow,
   ComplaintRow,
   BodyMeasureRow,
   DailyHeightRow,

@@ -3,6 +3,7 @@ import { MikroORM, type Options, defineConfig, type EntityManager } from "@mikro
 import { Migrator } from "@mikro-orm/migrations";
 import { clientEntities } from "./entities";
 import { loopEntities } from "./loop-entities";
+import { noteFailure } from "./heartbeat";
 import { migrationsList } from "./migrations";
 import { quiet } from "./quiet";
 
@@ -56,6 +57,7 @@ export async function inStudio<T>(
   try {
     return await (held ?? (await getOrm())).em.fork().transactional(inOne, options);
   } catch (error) {
+    noteFailure(error);
     throw quiet(error);
   }
 }

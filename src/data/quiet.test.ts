@@ -21,7 +21,6 @@ test("an error of the database says its kind, and nothing of the statement or of
     birthYear: 1960,
     sex: "male" as const,
     goal: "",
-    conditions: [],
     archivedDay: null,
   };
   const twice = inTest(orm, scope, async (em) => {

@@ -2,13 +2,14 @@ import { type EntityManager, type MikroORM } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import { variationById } from "../core/catalogue/catalogue";
 import { fitVariation } from "../core/fit/search";
+import type { ScreenAnswers } from "../core/screen/screen";
 import { fitContextOf } from "../core/record/derive";
 import { recordCalmPose } from "./loop/calibrate";
 import { answerMorning } from "./loop/morning";
 import { keepRung, openSession } from "./loop/plan";
 import { StudioRow } from "./entities";
 import { inStudio, openOrm, openOwnerOrm } from "./orm";
-import { addClient } from "./repos/client.repo";
+import { addClient, addScreen } from "./repos/client.repo";
 import { loadRecord } from "./repos/record.repo";
 import type { Scope } from "./scope";
 
@@ -56,12 +57,18 @@ export async function makeStudio(orm: MikroORM): Promise<TestStudio> {
     birthYear: 1965,
     sex: "female",
     goal: "",
-    conditions: [],
     archivedDay: null,
   } as const;
   await inTest(orm, scope, (em) =>
     addClient(scope, em, profile, [{ id: complaintId, ...SORE }], { day: "2026-10-01", heightM: 1.68, massKg: 74 }),
   );
+  const screen: ScreenAnswers = {
+    signs: { id: idOf(`signs ${name}`), day: "2026-10-01", signs: [], symptoms: [] },
+    conditions: [],
+    activity: { active: true, monthsActive: 24 },
+    clearance: { kind: "not-asked" },
+  };
+  await inTest(orm, scope, (em) => addScreen(scope, em, clientId, screen, "2026-10-01"));
   const pose = {
     id: idOf(`calm ${name}`),
     day: "2026-10-01",

@@ -1,8 +1,6 @@
+import bodySizes from "./body-sizes.json";
+
 /** What a route that takes JSON lets in: our own pages' requests, of a bounded size. */
-
-/** The body of a floor batch, a form, anything: more is no honest request. */
-const MOST_BYTES = 512 * 1024;
-
 type Body = { ok: true; value: unknown } | { ok: false; answer: Response };
 
 const turnedAway = (status: number, code: string): Body => ({ ok: false, answer: Response.json({ code }, { status }) });
@@ -25,7 +23,7 @@ async function readAtMost(request: Request, most: number): Promise<string | null
 }
 
 /** JSON from one of our own pages, or the answer that turns it away. */
-export async function readJson(request: Request, most = MOST_BYTES): Promise<Body> {
+export async function readJson(request: Request, most = bodySizes.mostBytes): Promise<Body> {
   if (request.headers.get("origin") !== new URL(process.env["APP_URL"] ?? "").origin) return turnedAway(403, "foreign-origin");
   if (!/^application\/json(;|$)/i.test(request.headers.get("content-type") ?? "")) return turnedAway(415, "not-json");
   const text = await readAtMost(request, most).catch(() => null);

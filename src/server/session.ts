@@ -1,10 +1,11 @@
 import type { UnitSystem } from "../core/units";
 import "server-only";
+import { createHmac } from "node:crypto";
 import { today as todayIn } from "@internationalized/date";
 import { headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
-import type { Day } from "../core/limits/limit";
+import type { Day } from "../core/day";
 import { MemberRow, StudioRow } from "../data/entities";
 import { getOrm, readStudio } from "../data/orm";
 import type { Scope } from "../data/scope";
@@ -13,12 +14,20 @@ import { auth } from "./auth";
 /** Who is signed in, for which studio, and what day it is there. */
 export interface SignedIn {
   scope: Scope;
+  /** For the tablet's own store of this person's floor entries. */
+  owner: { studioId: string; actorId: string; lockKey: string };
   trainerName: string;
   studioName: string;
   unitSystem: UnitSystem;
   timeZone: string;
   today: Day;
 }
+
+/** What locks a person's entries on a tablet they have signed out of: the same on every device, and given to nobody else. */
+const lockKeyOf = ({ studioId, actorId }: Scope): string =>
+  createHmac("sha256", process.env["AUTH_SECRET"] ?? "")
+    .update(`tablet ${studioId} ${actorId}`)
+    .digest("base64");
 
 /** The signed-in trainer, or null. Once per request. */
 export const signedIn = cache(async (): Promise<SignedIn | null> => {
@@ -27,8 +36,10 @@ export const signedIn = cache(async (): Promise<SignedIn | null> => {
   const member = await (await getOrm()).em.fork().findOne(MemberRow, { userId: session.user.id });
   const studio = member && (await readStudio(member.studioId, (em) => em.findOne(StudioRow, { id: member.studioId })));
   if (!member || !studio) return null;
+  const scope = { studioId: member.studioId, actorId: member.userId };
   return {
-    scope: { studioId: member.studioId, actorId: member.userId },
+    scope,
+    owner: { ...scope, lockKey: lockKeyOf(scope) },
     trainerName: member.name,
     studioName: studio.name,
     unitSystem: member.unitSystem,

@@ -4,8 +4,10 @@ import type { DailyTask } from "../../core/fit/daily";
 import type { Limit } from "../../core/limits/limit";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import type { Complaint } from "../../core/limits/complaint";
+import type { ClinicianRole } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { CalmPoseFact, ClientProfile } from "../../core/record/record";
+import type { OwnCondition } from "../../core/screen/screen";
 import type { Setting } from "../../core/templates/lever";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
@@ -15,6 +17,9 @@ export interface DemoClient {
   key: string;
   profile: Omit<ClientProfile, "id">;
   complaints: readonly Omit<Complaint, "id">[];
+  /** What is known of them, days from today; who has cleared them for exercise. */
+  conditions: readonly InDays<OwnCondition, "day">[];
+  cleared: { by: string; role: ClinicianRole } | null;
   heightM: number;
   massKg: number;
   overrides?: BodyOverrides;
@@ -60,12 +65,13 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       birthYear: 1965,
       sex: "female",
       goal: "Up the bell tower again, one foot per step",
-      conditions: [],
       archivedDay: null,
     },
     complaints: [
       { site: "kneecap", side: "right", words: "Right kneecap, after a repair in spring", usualPainScore: 2, painLimitScore: 3 },
     ],
+    conditions: [{ id: "ligament-repair", side: "right", day: -230 }],
+    cleared: { by: "Dr Halvard Sund", role: "surgeon" },
     heightM: 1.68,
     massKg: 74,
     overrides: { shankM: 0.405, thighM: 0.42 },
@@ -116,10 +122,11 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       birthYear: 1958,
       sex: "male",
       goal: "An afternoon on the allotment without paying for it",
-      conditions: [],
       archivedDay: null,
     },
     complaints: [{ site: "knee", side: "left", words: "Left knee, wear type, stiff in the morning", usualPainScore: 3, painLimitScore: 3 }],
+    conditions: [{ id: "knee-arthritis", side: "left", day: null }],
+    cleared: null,
     heightM: 1.76,
     massKg: 88,
     day: [
@@ -160,10 +167,11 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       birthYear: 1973,
       sex: "female",
       goal: "Back in the choir loft, carrying the folders herself",
-      conditions: [],
       archivedDay: null,
     },
     complaints: [{ site: "back-bend", side: "both", words: "Low back, worse with bending", usualPainScore: 1, painLimitScore: 2 }],
+    conditions: [{ id: "back-bend", side: "both", day: null }],
+    cleared: null,
     heightM: 1.63,
     massKg: 66,
     day: [

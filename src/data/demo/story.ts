@@ -3,13 +3,14 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import { variationById } from "../../core/catalogue/catalogue";
 import { fitVariation } from "../../core/fit/search";
-import type { Day } from "../../core/limits/limit";
+import { type Day, dayAfter } from "../../core/day";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
+import type { ScreenAnswers } from "../../core/screen/screen";
 import { recordCalmPose, raiseCeiling } from "../loop/calibrate";
 import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
 import { decideItem, keepRung } from "../loop/plan";
-import { addClient, addLimit, setDailyHeight } from "../repos/client.repo";
+import { addClient, addLimit, addScreen, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
@@ -22,7 +23,6 @@ const WEEKDAY_TUESDAY = 2;
 const WEEKDAY_FRIDAY = 5;
 
 export const demoId = (name: string): string => uuidFromName(name, NAMESPACE);
-const dayPlus = (day: Day, days: number): Day => parseDate(day).add({ days }).toString();
 const weekday = (day: Day): number => parseDate(day).toDate("UTC").getUTCDay();
 
 async function recordOf(scope: Scope, em: EntityManager, clientId: string) {
@@ -40,27 +40,36 @@ const complaintIds = ({ key, complaints }: DemoClient): string[] => complaints.m
 const painsOf = (person: DemoClient, painScore: number) => complaintIds(person).map((complaintId) => ({ complaintId, painScore }));
 const usualOf = ({ complaints }: DemoClient): number => complaints[0]?.usualPainScore ?? 0;
 
+/** The questions before training, as they were answered at the first visit. */
+const screenOf = ({ key, conditions, cleared }: DemoClient, firstDay: Day, today: Day): ScreenAnswers => ({
+  signs: { id: demoId(`${key} signs`), day: firstDay, signs: [], symptoms: [] },
+  conditions: conditions.map(({ day, ...condition }) => ({ ...condition, day: day === null ? null : dayAfter(today, day) })),
+  activity: { active: false, monthsActive: 0 },
+  clearance: cleared ? { kind: "cleared", ...cleared, day: firstDay } : { kind: "not-asked" },
+});
+
 /** First visit: profile, complaints, limits, the calm poses and the first rung that the fit proposes of each pattern. */
 async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, clientId: string, firstDay: Day, today: Day): Promise<void> {
   const { heightM, massKg, overrides = {}, complaints, key } = person;
   const own = complaints.map((complaint, i) => ({ ...complaint, id: complaintIds(person)[i] ?? "" }));
   await addClient(scope, em, { id: clientId, ...person.profile }, own, { day: firstDay, heightM, massKg, overrides });
+  await addScreen(scope, em, clientId, screenOf(person, firstDay, today), firstDay);
   for (const task of person.day) await setDailyHeight(scope, em, clientId, task, firstDay);
   for (const [i, limit] of person.limits.entries()) {
-    const untilDay = limit.untilDay === null ? null : dayPlus(today, limit.untilDay);
-    await addLimit(scope, em, clientId, { ...limit, fromDay: dayPlus(today, limit.fromDay), untilDay }, demoId(`${key} limit ${i}`));
+    const untilDay = limit.untilDay === null ? null : dayAfter(today, limit.untilDay);
+    await addLimit(scope, em, clientId, { ...limit, fromDay: dayAfter(today, limit.fromDay), untilDay }, demoId(`${key} limit ${i}`));
   }
   for (const [i, pose] of person.calmPoses.entries())
     await expectTaken(recordCalmPose(scope, em, clientId, { id: demoId(`${key} calm ${i}`), day: firstDay, ...pose }));
   const calm = { pains: painsOf(person, usualOf(person)), newSwelling: false, sessionId: null, warningSigns: [] };
-  await expectTaken(answerMorning(scope, em, clientId, calm, dayPlus(firstDay, 1)));
+  await expectTaken(answerMorning(scope, em, clientId, calm, dayAfter(firstDay, 1)));
   for (const { variationId, side, known } of person.rows) {
     const context = fitContextOf(await recordOf(scope, em, clientId), firstDay, side);
     if (!context) throw new Error("a demo client has no body");
     const variation = variationById(variationId);
     const { setting, state } = fitVariation(context, variation, known);
     const note = state === "not-measured" ? "One light set, watched: nothing of it is measured yet" : "";
-    await expectTaken(keepRung(scope, em, clientId, { variationId, side, setting, dose: variation.dose, note }, dayPlus(firstDay, 1)));
+    await expectTaken(keepRung(scope, em, clientId, { variationId, side, setting, dose: variation.dose, note }, dayAfter(firstDay, 1)));
   }
 }
 
@@ -97,7 +106,7 @@ async function trainingDay(
   const events = sessionEvents(scripts, { sessionId, newId, baselineScore: usualOf(person) }, startedAt, chance);
   const taken = await appendFloorEvents(scope, em, events, new Date(startedAt.getTime() + 3_600_000));
   if (taken.refused.length > 0) throw new Error("the demo's floor events were refused");
-  const morning = dayPlus(day, 1);
+  const morning = dayAfter(day, 1);
   if (morning > today) return;
   const { painScore, newSwelling } = morningAfter(Math.max(...scripts.map(({ strain }) => strain)), usualOf(person), chance);
   await expectTaken(
@@ -121,12 +130,12 @@ async function expectDecided(step: Promise<{ ok: true } | { ok: false; refusal: 
  */
 export async function tellStory(scope: Scope, em: EntityManager, person: DemoClient, today: Day): Promise<void> {
   const clientId = demoId(person.key);
-  const firstDay = dayPlus(today, -7 * person.weeks - 2);
+  const firstDay = dayAfter(today, -7 * person.weeks - 2);
   await firstVisit(scope, em, person, clientId, firstDay, today);
   let number = 0;
-  for (let day = dayPlus(firstDay, 2); day < today; day = dayPlus(day, 1)) {
-    const isYesterday = dayPlus(day, 1) === today;
-    const isBeforeYesterday = dayPlus(day, 2) === today;
+  for (let day = dayAfter(firstDay, 2); day < today; day = dayAfter(day, 1)) {
+    const isYesterday = dayAfter(day, 1) === today;
+    const isBeforeYesterday = dayAfter(day, 2) === today;
     if (isYesterday || (!isBeforeYesterday && [WEEKDAY_TUESDAY, WEEKDAY_FRIDAY].includes(weekday(day))))
       await trainingDay(scope, em, person, clientId, number++, day, today);
     em.clear(); // nothing is changed through the unit of work; full, it would be searched for changes at every query

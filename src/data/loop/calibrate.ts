@@ -2,7 +2,7 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import { bodyFromMeasure } from "../../core/body/body";
 import { variationById } from "../../core/catalogue/catalogue";
 import { ceilingsFromCalmPose } from "../../core/limits/ceiling";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import {
   DEFAULT_POSTURE,
   type MeasuredPosture,

@@ -2,7 +2,7 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import type { FloorEventBody } from "../../core/floor/events";
 import type { Complaint } from "../../core/limits/complaint";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import type { Clearance } from "../../core/progress/warning";
 import { openWarningsOf } from "../../core/record/derive";
 import type { ClientProfile } from "../../core/record/record";

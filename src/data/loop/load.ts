@@ -1,5 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { CeilingChannelId } from "../../core/mechanics/channels";
+import type { ScreenQuestion } from "../../core/screen/screen";
 import type { ClientRecord } from "../../core/record/record";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
@@ -34,6 +35,10 @@ export type Refusal =
   | { code: "setting-out-of-range"; lever: string; min: number; max: number }
   | { code: "unknown-lever"; lever: string }
   | { code: "warning-open"; day: string }
+  | { code: "plan-forbidden"; name: string }
+  | { code: "day-wrong"; condition: string; problem: string }
+  | { code: "screen-missing"; missing: readonly ScreenQuestion[] }
+  | { code: "refer-first"; because: readonly string[] }
   | { code: "nothing-asked"; channel: CeilingChannelId }
   | { code: "pose-impossible"; reason: string }
   | { code: "overrule-refused"; reason: string };

@@ -179,6 +179,41 @@ describe("the loop on the database", () => {
     expect(await keep(0.55, "cleared", "2026-11-21")).toEqual({ ok: true });
   });
 
+  test("overrules nothing past a limit: neither holding a forbidden rung, nor mixed sets whose easier ones are allowed", async () => {
+    const studio = await makeStudio(orm);
+    const chair = variationById("raised-sit-to-stand");
+    const mixed = { setting: { seatHeightM: 0.56, shareFraction: 0.5 }, setCount: 1 };
+    const choice = { variationId: chair.id, side: "right", setting: { seatHeightM: 0.62, shareFraction: 0.5 }, note: "felt easy" } as const;
+    const dose = { ...chair.dose, setCount: 3, mixed };
+    await inTest(orm, studio.scope, (em) => keepRung(studio.scope, em, studio.clientId, { ...choice, dose }, "2026-10-05"));
+    const id = await session(studio, "2026-10-06", "2026-10-07");
+    const build = () => decide(studio, id, "2026-10-07", { move: "build", note: "felt easy" });
+    const limit: Omit<Limit, "id" | "lift"> = {
+      rule: { kind: "most", channel: "kneeFlexion", most: 80 },
+      side: "right",
+      owner: { kind: "clinician", name: "surgeon" },
+      fromDay: "2026-10-07",
+      untilDay: "2026-10-20",
+    };
+    const holding = { move: "hold", note: "she likes it" } as const;
+    const harder: Omit<Limit, "id" | "lift"> = { ...limit, rule: { kind: "most", channel: "kneeFlexion", most: 40 } };
+    await inTest(orm, studio.scope, (em) => addLimit(studio.scope, em, studio.clientId, harder));
+    expect(await decide(studio, id, "2026-10-07", holding)).toMatchObject({ ok: false, refusal: { reason: "limit-blocks" } });
+    expect(await inTest(orm, studio.scope, (em) => openSession(studio.scope, em, studio.clientId, "2026-10-08"))).toEqual({
+      ok: false,
+      refusal: { code: "plan-forbidden", name: "Raised sit-to-stand" },
+    });
+    const harderId = (await recordOf(studio)).limits[0]?.id ?? "";
+    const taken = { kind: "mistake", by: "Dana", role: "trainer", day: "2026-10-07", reason: "other client" } as const;
+    await inTest(orm, studio.scope, (em) => liftLimit(studio.scope, em, harderId, taken));
+    await inTest(orm, studio.scope, (em) => addLimit(studio.scope, em, studio.clientId, limit));
+    expect(await build()).toMatchObject({ ok: false, refusal: { code: "overrule-refused", reason: "limit-blocks" } });
+    const limitId = (await recordOf(studio)).limits.at(-1)?.id ?? "";
+    await inTest(orm, studio.scope, (em) => liftLimit(studio.scope, em, limitId, taken));
+    expect(await build()).toMatchObject({ ok: true });
+    expect((await squatOf(studio))?.prescription.dose.mixed).toEqual({ ...mixed, setCount: 2 });
+  });
+
   test("goes on counting at a rung that is kept again unchanged, with another dose", async () => {
     const studio = await makeStudio(orm);
     await openTestSession(orm, studio, "2026-10-06");

@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import { type Morning, morningClass, worstClass } from "../../core/progress/morning";
 import { fitContextOf, usualScoreOn } from "../../core/record/derive";
 import { isCeilingProvisional } from "../../core/record/history";

@@ -4,12 +4,13 @@ import { type Dose, PATTERNS } from "../../core/catalogue/variation";
 import type { Place } from "../../core/fit/context";
 import { askedOn, footAt, judgePlace, watchedOf } from "../../core/fit/tread";
 import type { Judgement } from "../../core/fit/judge";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import type { Side } from "../../core/mechanics/channels";
 import { type DecisionMove, type Next, nextOf, overruleRefusal } from "../../core/progress/decide";
 import { currentPlans, decisionFor, fitContextOf, openWarningsOf, type Plan, planOf } from "../../core/record/derive";
 import { plannedOf } from "../../core/record/history";
 import type { ClientRecord } from "../../core/record/record";
+import { screenGate } from "../../core/screen/screen";
 import { settingProblems } from "../../core/templates/form";
 import { isSameSetting } from "../../core/templates/lever";
 import { addDecision, addRung, prescribe, startSession } from "../repos/plan.repo";
@@ -99,6 +100,9 @@ export const keepRung = (
     return { ok: true };
   });
 
+/** Of mixed sets the hardest is what counts. */
+const placeOf = ({ variationId, setting }: Place, { mixed }: Dose): Place => ({ variationId, setting: mixed?.setting ?? setting });
+
 const orderOf = ({ rung }: Plan): number => PATTERNS.indexOf(rung.pattern);
 
 /** Today's session: the one under way, or a new one of the plans in force, or of those chosen among them. */
@@ -112,12 +116,20 @@ export const openSession = (
   withRecord(scope, em, clientId, async (record) => {
     const [warning] = openWarningsOf(record);
     if (warning) return refuse({ code: "warning-open", day: warning.day });
+    const gate = screenGate(record.screen, day, []);
+    if (gate.state === "missing") return refuse({ code: "screen-missing", missing: gate.missing });
+    if (gate.state !== "open") return refuse({ code: "refer-first", because: gate.because });
     const underWay = record.sessions.findLast((session) => session.day === day && session.endedAt === null);
     if (underWay) return { ok: true, sessionId: underWay.id };
     const plans = currentPlans(record)
       .filter(({ prescription, rung }) => isInCatalogue(rung.variationId) && (prescriptionIds?.includes(prescription.id) ?? true))
       .toSorted((a, b) => orderOf(a) - orderOf(b));
     if (plans.length === 0) return refuse({ code: "no-plan" });
+    for (const { rung, prescription } of plans) {
+      const found = judged(record, placeOf(rung, prescription.dose), rung.side, day);
+      if (!found.ok && found.refusal.code === "blocked-by-limit")
+        return refuse({ code: "plan-forbidden", name: variationById(rung.variationId).name });
+    }
     const items = plans.map(({ prescription }) => ({ prescriptionId: prescription.id }));
     return { ok: true, sessionId: await startSession(scope, em, clientId, { day, items }) };
   });
@@ -160,8 +172,10 @@ export const decideItem = (
     const overruled = move !== decision.move;
     const next = nextFor(found, move);
     const { side, pattern } = planned.rung;
-    // the hardest of its sets, where they are mixed: nothing is overruled past a limit there either
-    const place = next && judged(record, { ...next, setting: next.dose.mixed?.setting ?? next.setting }, side, day);
+    // what would be trained next: holding against the rules keeps the rung as it stands
+    const standing = { ...planned.rung, dose: planned.prescription.dose };
+    const kept = next ?? (overruled && move === "hold" ? standing : null);
+    const place = kept && judged(record, placeOf(kept, kept.dose), side, day);
     if (overruled) {
       const isBlocked = place !== null && !place.ok && place.refusal.code === "blocked-by-limit";
       const refusal = overruleRefusal(decision, move, isBlocked, next, note);

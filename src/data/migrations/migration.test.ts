@@ -68,7 +68,16 @@ afterAll(() => behindPolicies(null, (run) => run(`drop database ${NAME} with (fo
 describe("the demo of the release before", () => {
   test("keeps every client, session, set, decision and morning, and reads as plans, complaints and ceilings of today", async () => {
     expect(before["training_session"]).toBe(74);
+    await migrate("migration-0008");
+    const [pregnant] = await behindPolicies(NAME, (run) =>
+      run(
+        `update client_revision set conditions = '["pregnancy", "bone-thinning"]' where client_id = (select id from client order by id limit 1) returning client_id`,
+      ),
+    );
     await migrate();
+    const carried = await behindPolicies(NAME, (run) => run(`select client_id, answers from screen`));
+    const of = (id: string) => ({ id, side: "both", day: null });
+    expect(carried).toEqual([{ client_id: pregnant?.["client_id"], answers: { conditions: [of("pregnancy"), of("bone-thinning")] } }]);
     const after = await behindPolicies(NAME, (run) => countsOf(run, KEPT));
     expect(after).toEqual(before);
     process.env["DATABASE_OWNER_URL"] = there;

@@ -2,9 +2,11 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import type { DailyTask } from "../../core/fit/daily";
 import type { CeilingDraft } from "../../core/limits/ceiling";
 import type { Complaint } from "../../core/limits/complaint";
-import type { Day, Limit } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
+import type { Limit } from "../../core/limits/limit";
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Clearance } from "../../core/progress/warning";
+import type { ScreenAnswers } from "../../core/screen/screen";
 import {
   type CalmPoseFact,
   type CeilingFact,
@@ -25,6 +27,7 @@ import {
   LimitLiftRow,
   LimitRow,
   PostureRuleRow,
+  ScreenRow,
 } from "../entities";
 import { ClearanceRow } from "../loop-entities";
 import { audit, type Scope, stamp } from "../scope";
@@ -40,7 +43,8 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select count(*)::int from (
      select e.id as source_id, e.payload ->> 'sign' as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
       where s.studio_id = c.studio_id and s.client_id = c.id and e.kind = 'warning-sign'
-     union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]') said
+     union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]'
+     union select (n.answers #>> '{signs,id}')::uuid, sign from screen n, jsonb_array_elements_text(n.answers #> '{signs,signs}') sign where n.studio_id = c.studio_id and n.client_id = c.id) said
     where not exists (select 1 from clearance k where k.studio_id = c.studio_id and k.source_id = said.source_id and k.sign = said.sign)) as "openWarningCount"
 from client c join lateral (select v.* from client_revision v where v.studio_id = c.studio_id and v.client_id = c.id order by v.created_at desc, v.id desc limit 1) v on true
 where c.studio_id = ? order by v.name`;
@@ -65,10 +69,16 @@ export async function addClient(
 }
 
 /** Details as they are now; the ones before are kept. */
-export async function reviseClient(scope: Scope, em: EntityManager, { id, conditions, ...details }: ClientProfile): Promise<void> {
-  const row = { ...stamp(scope), clientId: id, conditions: [...conditions], ...details };
+export async function reviseClient(scope: Scope, em: EntityManager, { id, ...details }: ClientProfile): Promise<void> {
+  const row = { ...stamp(scope), clientId: id, ...details };
   await em.insert(ClientRevisionRow, row);
   await audit(scope, em, "revised", "client", id);
+}
+
+/** What was answered before training, all of it; the answers before are kept. */
+export async function addScreen(scope: Scope, em: EntityManager, clientId: string, answers: ScreenAnswers, day: Day): Promise<void> {
+  await em.insert(ScreenRow, { ...stamp(scope), clientId, day, answers });
+  await audit(scope, em, "screened", "client", clientId);
 }
 
 /** What hurts, as it is said now; `endedDay` closes it. */

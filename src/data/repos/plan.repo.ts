@@ -1,6 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Dose, Pattern } from "../../core/catalogue/variation";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import type { Demand, Side } from "../../core/mechanics/channels";
 import type { Decision, DecisionMove, Next } from "../../core/progress/decide";
 import { ENGINE_VERSION, type ResponseFact } from "../../core/record/record";

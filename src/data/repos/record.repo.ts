@@ -1,6 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
+import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
 import { validate as isUuid } from "uuid";
 import type { Scope } from "../scope";
 import { fromStored, type StoredSetting } from "../setting";
@@ -12,8 +13,9 @@ export const REVIEW_SESSIONS = 60;
 
 type Stored<T extends { setting: unknown }> = Omit<T, "setting"> & { setting: StoredSetting };
 type StoredSession = Pick<SessionFact, "id" | "day" | "items"> & { events: Omit<FloorEvent, "sessionId">[] };
-interface StoredRecord extends Omit<ClientRecord, "client" | "calmPoses" | "rungs" | "sessions"> {
+interface StoredRecord extends Omit<ClientRecord, "client" | "screen" | "calmPoses" | "rungs" | "sessions"> {
   client: ClientProfile | null;
+  screen: ScreenAnswers | null;
   calmPoses: Stored<CalmPoseFact>[];
   rungs: Stored<RungFact>[];
   sessions: StoredSession[];
@@ -38,11 +40,13 @@ export async function loadRecord(
 ): Promise<ClientRecord | null> {
   if (!isUuid(clientId)) return null;
   const [row] = await em.execute<{ record: StoredRecord }[]>(RECORD_SQL, [studioId, clientId, sessionCount]);
-  const { client, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
+  const { client, screen, limits, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
   if (!client) return null;
   return {
-    ...(rest as Omit<ClientRecord, "client" | "calmPoses" | "rungs" | "sessions">),
+    ...(rest as Omit<ClientRecord, "client" | "screen" | "limits" | "calmPoses" | "rungs" | "sessions">),
     client,
+    screen: screen ?? {},
+    limits: [...(limits ?? []), ...ruleLimits(screen ?? {})],
     calmPoses: calmPoses?.map(withSetting<CalmPoseFact>) ?? [],
     rungs: rungs?.map(withSetting<RungFact>) ?? [],
     sessions: sessions?.map(sessionFrom) ?? [],

@@ -41,10 +41,15 @@ said as (
     join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id where e.kind = 'warning-sign'
   union all
   select r.id, sign, r.day, r.created_at from response r join mine using (studio_id, client_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
+  union all
+  select n.id, n.sign, n.day, n.at from (
+    select (s.answers #>> '{signs,id}')::uuid as id, sign, (s.answers #>> '{signs,day}')::date as day, min(s.created_at) as at
+      from screen s join mine using (studio_id, client_id), jsonb_array_elements_text(s.answers #> '{signs,signs}') sign group by 1, 2, 3) n
 )
 select jsonb_build_object(
-  'client', (select jsonb_build_object('id', v.client_id, 'name', v.name, 'birthYear', v.birth_year, 'sex', v.sex, 'goal', v.goal, 'conditions', v.conditions, 'archivedDay', v.archived_day)
+  'client', (select jsonb_build_object('id', v.client_id, 'name', v.name, 'birthYear', v.birth_year, 'sex', v.sex, 'goal', v.goal, 'archivedDay', v.archived_day)
     from client_revision v join mine using (studio_id, client_id) order by v.created_at desc, v.id desc limit 1),
+  'screen', (select s.answers from screen s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
   'complaints', (select coalesce(jsonb_agg(jsonb_build_object('id', c.complaint_id, 'site', c.site, 'side', c.side, 'words', c.words, 'usualPainScore', c.usual_pain_score, 'painLimitScore', c.pain_limit_score)
       order by c.first_at), '[]') from (
         select distinct on (c.complaint_id) c.*, min(c.created_at) over (partition by c.complaint_id) as first_at from complaint c join mine using (studio_id, client_id)

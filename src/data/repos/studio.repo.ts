@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import { BandRow, CushionRow } from "../entities";
 import { audit, type Scope, stamp } from "../scope";

@@ -23,6 +23,8 @@ export async function POST(request: Request): Promise<Response> {
   if (!body.ok) return body.answer;
   const batch = parse(floorBatchSchema, body.value);
   if (!batch.ok) return Response.json({ code: "bad-input", issues: batch.issues }, { status: 400 });
+  // entries of the person who tapped them: whoever has signed in on the same tablet since does not send them as their own
+  if (batch.value.by !== undefined && batch.value.by !== by.scope.actorId) return Response.json({ code: "signed-out" }, { status: 401 });
   const events: FloorEvent[] = [];
   const refused: { id: string; code: EventRefusal }[] = [];
   for (const each of batch.value.events) {

@@ -1,4 +1,4 @@
-import { canWrite } from "../../../server/heartbeat";
+import { canWrite } from "../../../data/heartbeat";
 
 export const dynamic = "force-dynamic";
 

@@ -16,9 +16,20 @@ function pool(): Pool {
 
 let last: { atMs: number; answer: Promise<boolean> } = { atMs: -Infinity, answer: Promise.resolve(false) };
 
+/** No room, a disk that fails, or read only: the heartbeat's own small write may still go through. */
+const CANNOT_WRITE = ["53100", "58030", "25006"];
+const REMEMBERED_MS = 10_000;
+let refusedAtMs = -Infinity;
+/** Notes a write that the database could not take for want of a disk. */
+export function noteFailure(error: unknown): void {
+  const { code } = (error ?? {}) as { code?: unknown };
+  if (typeof code === "string" && CANNOT_WRITE.includes(code)) refusedAtMs = performance.now();
+}
+
 /** Whether the database can write now: asked at most twice a second, whoever asks. */
 export function canWrite(): Promise<boolean> {
   const nowMs = performance.now();
+  if (nowMs - refusedAtMs < REMEMBERED_MS) return Promise.resolve(false);
   if (nowMs - last.atMs > TRUE_FOR_MS)
     last = {
       atMs: nowMs,

@@ -1,0 +1,18 @@
+"use server";
+import { answerScreen, setRuleAside } from "../data/loop/screen";
+import { ruleAsideSchema, screenPartSchema } from "../schemas/screen.schema";
+import { type StepResult, takeStep } from "./step";
+
+/** One question before training answered, or more. */
+export async function answerScreenAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("screen", stepId, screenPartSchema, input, ({ scope, today }, em, { signs, ...part }) =>
+    answerScreen(scope, em, clientId, signs ? { ...part, signs: { ...signs, day: today } } : part, today),
+  );
+}
+
+/** A rule set aside for one client, with the reason. */
+export async function setRuleAsideAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("rule-aside", stepId, ruleAsideSchema, input, ({ scope, today, trainerName }, em, { limitId, reason }) =>
+    setRuleAside(scope, em, clientId, { limitId, by: trainerName, reason }, today),
+  );
+}
