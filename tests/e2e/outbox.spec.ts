@@ -151,6 +151,26 @@ test("a full tablet is told of, and what did not fit is written once there is ro
   complaints.length = 0;
 });
 
+/** What the tablet's own stores hold, one for each person who has used it. */
+const storesOf = (page: Page) =>
+  page.evaluate(async () => {
+    const done = <T>(request: IDBRequest<T>): Promise<T> =>
+      new Promise((resolve, reject) => {
+        request.onsuccess = () => resolve(request.result);
+        request.onerror = () => reject(new Error(String(request.error)));
+      });
+    const names = (await indexedDB.databases()).map(({ name = "" }) => name).filter((name) => name.startsWith("ponderis-floor"));
+    return Promise.all(
+      names.map(async (name) => {
+        const db = await done(indexedDB.open(name));
+        const count = (store: string): Promise<number> => done(db.transaction(store).objectStore(store).count());
+        const held = { events: await count("events"), locked: await count("locked"), keys: await count("keys") };
+        db.close();
+        return held;
+      }),
+    );
+  });
+
 test("what one person left unsent is neither sent, seen nor spoilt by another on the same tablet", async ({ browser }) => {
   const tablet = await browser.newContext();
   const page = await tablet.newPage();
@@ -161,6 +181,8 @@ test("what one person left unsent is neither sent, seen nor spoilt by another on
   await tapSet(page);
   await expect(bar(page)).toHaveText(/^No connection\. 1 kept/);
   await page.getByRole("button", { name: "Sign out" }).click();
+  await expect(page.getByRole("heading", { name: "Ponderis" })).toBeVisible();
+  await expect.poll(() => storesOf(page)).toEqual([{ events: 0, locked: 1, keys: 0 }]); // nobody reads it on the disk either
   await page.unroute("**/api/floor");
   await page.getByLabel("E-mail").fill("other@ponderis.example");
   await page.getByLabel("Password").fill("harbour-scale");

@@ -7,10 +7,10 @@ import { Header } from "../../ui/shell/header";
 export const metadata: Metadata = { title: "You and your devices" };
 
 export default async function AccountPage({ searchParams }: { searchParams: Promise<{ changed?: string }> }) {
-  const { unitSystem, scope, trainerName, studioName } = await requireSignedIn();
+  const { unitSystem, owner, trainerName, studioName } = await requireSignedIn();
   return (
     <>
-      <Header units={unitSystem} owner={scope} />
+      <Header units={unitSystem} owner={owner} />
       <AccountScreen
         trainerName={trainerName}
         studioName={studioName}

@@ -1,6 +1,7 @@
 "use client";
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { EventRefusal, FloorEvent } from "../../core/floor/events";
+import { type Sealed, seal, unseal } from "./seal";
 
 /** An event on this device, and what the studio has said of it. */
 export interface Kept {
@@ -12,14 +13,22 @@ export interface Kept {
 export interface Owner {
   studioId: string;
   actorId: string;
+  /** What locks this person's entries on the tablet while they are signed out (base64). */
+  lockKey: string;
 }
 interface FloorSchema extends DBSchema {
   events: { key: string; value: Kept & { sessionId: string }; indexes: { session: string; state: string; sequence: number } };
   probe: { key: string; value: number };
+  locked: { key: number; value: Sealed };
+  keys: { key: string; value: CryptoKey };
 }
 
 const PATIENCE_MS = 3000;
 const KEPT_DAYS = 3;
+const NAME = "ponderis-floor ";
+const KEY = "own";
+
+export const storeNameOf = ({ studioId, actorId }: Owner): string => `${NAME}${studioId} ${actorId}`;
 
 function within<T>(work: Promise<T>): Promise<T> {
   return Promise.race([
@@ -34,20 +43,24 @@ function within<T>(work: Promise<T>): Promise<T> {
 export class EventStore {
   private opened: Promise<IDBPDatabase<FloorSchema>> | null = null;
 
-  constructor(private readonly owner: Owner) {}
+  constructor(private readonly name: string) {}
 
   private database(): Promise<IDBPDatabase<FloorSchema>> {
     const forget = (): void => {
       this.opened = null; // the next call opens it anew
     };
     this.opened ??= within(
-      openDB<FloorSchema>(`ponderis-floor ${this.owner.studioId} ${this.owner.actorId}`, 1, {
-        upgrade: (db) => {
-          const store = db.createObjectStore("events");
-          store.createIndex("session", "sessionId");
-          store.createIndex("state", "state");
-          store.createIndex("sequence", "event.sequence");
-          db.createObjectStore("probe");
+      openDB<FloorSchema>(this.name, 2, {
+        upgrade: (db, from) => {
+          if (from < 1) {
+            const store = db.createObjectStore("events");
+            store.createIndex("session", "sessionId");
+            store.createIndex("state", "state");
+            store.createIndex("sequence", "event.sequence");
+            db.createObjectStore("probe");
+          }
+          db.createObjectStore("locked", { autoIncrement: true });
+          db.createObjectStore("keys");
         },
         terminated: forget,
         blocking: forget,
@@ -105,14 +118,50 @@ export class EventStore {
     });
   }
 
-  /** Drops what the studio has: all of it, or what is older than a few days. */
-  prune(everything: boolean): Promise<void> {
+  /** Drops what the studio has had for a few days. */
+  prune(): Promise<void> {
     return this.with(async (db) => {
       const write = db.transaction("events", "readwrite");
       const before = new Date(Date.now() - KEPT_DAYS * 86_400_000).toISOString();
       for (const { event } of await write.store.index("state").getAll("sent"))
-        if (everything || event.occurredAt < before) void write.store.delete(event.id);
+        if (event.occurredAt < before) void write.store.delete(event.id);
       await write.done;
     });
   }
+
+  /** Gives back what was locked, and keeps the key for the next locking. What another key has locked stays as it is. */
+  unlock(key: CryptoKey): Promise<void> {
+    return this.with(async (db) => {
+      await db.put("keys", key, KEY);
+      for (const id of await db.getAllKeys("locked")) {
+        const sealed = await db.get("locked", id);
+        const all = sealed && ((await unseal(key, sealed).catch(() => null)) as FloorSchema["events"]["value"][] | null);
+        if (!all) continue;
+        const write = db.transaction(["events", "locked"], "readwrite", { durability: "strict" });
+        for (const kept of all) void write.objectStore("events").put(kept, kept.event.id);
+        void write.objectStore("locked").delete(id);
+        await write.done;
+      }
+    });
+  }
+
+  /** Erases what the studio has, and locks what it has not. Where nothing can be locked, that stays as it is. */
+  lock(): Promise<void> {
+    return this.with(async (db) => {
+      const [key, all] = [await db.get("keys", KEY), await db.getAll("events")];
+      const unsent = all.filter(({ state }) => state !== "sent");
+      const sealed = key && unsent.length > 0 ? await seal(key, unsent) : null;
+      const write = db.transaction(["events", "locked", "keys"], "readwrite", { durability: "strict" });
+      for (const { event, state } of all) if (sealed || state === "sent") void write.objectStore("events").delete(event.id);
+      if (sealed) void write.objectStore("locked").add(sealed);
+      void write.objectStore("keys").delete(KEY);
+      await write.done;
+    });
+  }
+}
+
+/** Locks every person's store on this tablet: nobody is signed in. */
+export async function lockStores(): Promise<void> {
+  const names = (await indexedDB.databases().catch(() => [])).map(({ name = "" }) => name);
+  await Promise.allSettled(names.filter((name) => name.startsWith(NAME)).map((name) => new EventStore(name).lock()));
 }

@@ -24,12 +24,12 @@ const Bar = styled.div<{ $alarm: boolean }>`
   font-weight: ${({ $alarm }) => ($alarm ? 700 : 400)};
 `;
 
-const entries = (count: number): string => (count === 1 ? "1 entry" : `${count} entries`);
+export const entriesText = (count: number): string => (count === 1 ? "1 entry" : `${count} entries`);
 
 /** Where everything tapped is now: in the studio, on this tablet, or on this open page alone. */
 function words({ waiting, atRisk, canKeep, outcome, refused }: OutboxState): string {
   if (atRisk > 0 && !canKeep)
-    return `${entries(atRisk)} only on this open page: the tablet cannot keep them. Leave it open until they are in the studio.`;
+    return `${entriesText(atRisk)} only on this open page: the tablet cannot keep them. Leave it open until they are in the studio.`;
   if (!canKeep) return "This tablet cannot keep entries. What you tap is safe once it is in the studio; keep this page open until then.";
   if (waiting === 0) return refused.length > 0 ? "Everything else is saved in the studio" : "Saved in the studio";
   if (outcome === "signed-out") return `${waiting} kept on this tablet. Sign in again to send them.`;
@@ -101,7 +101,7 @@ export function OutboxBar({ owner }: { owner: Owner }) {
       <span role="status">{isReady ? words(state) : "Reading what this tablet holds"}</span>
       {refused.length > 0 && (
         <>
-          <span>{entries(refused.length)} not taken by the studio, kept on this tablet</span>
+          <span>{entriesText(refused.length)} not taken by the studio, kept on this tablet</span>
           <TextButton onPress={() => setOpen(true)}>Look</TextButton>
         </>
       )}

@@ -2,7 +2,8 @@
 import { v4 as newUuid } from "uuid";
 import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
 import { steadyMs } from "./clock";
-import { EventStore, type Kept, type Owner } from "./event-store";
+import { EventStore, type Kept, lockStores, type Owner, storeNameOf } from "./event-store";
+import { keyFrom } from "./seal";
 import { sendBatch } from "./sender";
 
 const BATCH = 100;
@@ -56,15 +57,21 @@ export class Outbox {
   private batch = BATCH;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private isSending = false;
+  private readonly left = new AbortController();
   private state = NOTHING_YET;
 
   constructor(readonly owner: Owner) {
-    this.store = new EventStore(owner);
+    this.store = new EventStore(storeNameOf(owner));
     void this.open();
-    addEventListener("online", () => this.wake());
-    addEventListener("beforeunload", (event) => {
-      if (this.unkept.size > 0) event.preventDefault();
-    });
+    const signal = this.left.signal;
+    addEventListener("online", () => this.wake(), { signal });
+    addEventListener(
+      "beforeunload",
+      (event) => {
+        if (this.unkept.size > 0) event.preventDefault();
+      },
+      { signal },
+    );
     this.channel.onmessage = () => void this.reread();
   }
 
@@ -107,9 +114,14 @@ export class Outbox {
     this.wake();
   }
 
-  /** On signing out: what the studio has is erased here; what it has not stays in this person's own store. */
-  async forgetSent(): Promise<void> {
-    await this.store.prune(true).catch(() => undefined);
+  /** On signing out: writes down what it can, and sends no more. False where something is on this page alone: then it stays. */
+  async leave(): Promise<boolean> {
+    await this.keep();
+    if (this.unkept.size > 0) return false;
+    this.left.abort();
+    clearTimeout(this.timer);
+    this.channel.close();
+    return true;
   }
 
   wake(): void {
@@ -133,8 +145,10 @@ export class Outbox {
     await navigator.storage?.persist?.().catch(() => false);
     try {
       await this.store.probe();
+      const key = await keyFrom(this.owner.lockKey);
+      if (key) await this.store.unlock(key);
       this.sequence = Math.max(this.sequence, await this.store.lastSequence());
-      await this.store.prune(false);
+      await this.store.prune();
       await this.reread();
     } catch {
       this.tell({ canKeep: false });
@@ -168,14 +182,14 @@ export class Outbox {
 
   private async send(): Promise<void> {
     clearTimeout(this.timer);
-    if (this.isSending) return;
+    if (this.isSending || this.left.signal.aborted) return;
     this.isSending = true;
     const outcome = await this.underLock(() => this.sendAll()).catch((): OutboxState["outcome"] => "no-connection");
     this.isSending = false;
     const isDone = outcome === "all-sent" || outcome === null;
     const waits = this.state.waiting > 0;
     this.tell(outcome ? { outcome } : waits ? {} : { outcome: "all-sent" });
-    if (isDone && !waits) return;
+    if ((isDone && !waits) || this.left.signal.aborted) return;
     this.timer = setTimeout(() => void this.send(), RETRY_MS[Math.min(this.attempt, RETRY_MS.length - 1)]);
     this.attempt += 1;
   }
@@ -197,7 +211,10 @@ export class Outbox {
         .slice(0, this.batch);
       if (waiting.length === 0) return "all-sent";
       this.tell({ outcome: "sending" });
-      const answer = await sendBatch(waiting.map(({ event }) => event));
+      const answer = await sendBatch(
+        this.owner.actorId,
+        waiting.map(({ event }) => event),
+      );
       if (answer.kind === "signed-out") return "signed-out";
       if (answer.kind !== "verdict") {
         if (answer.kind === "too-large") this.batch = Math.max(1, this.batch >> 1);
@@ -227,11 +244,16 @@ export class Outbox {
       if (kept.state === "sent" || isStored) this.unkept.delete(id);
     }
     this.tell();
-    this.channel.postMessage("settled");
+    if (!this.left.signal.aborted) this.channel.postMessage("settled");
   }
 }
 
 let held: Outbox | null = null;
+/** Nobody is signed in on this tablet: what the studio has is erased from it, what it has not is locked. */
+export async function leaveTablet(): Promise<void> {
+  if (await held?.leave()) held = null;
+  await lockStores();
+}
 /** The outbox of whoever is signed in on this page. */
 export function outboxOf(owner: Owner): Outbox {
   if (held?.owner.studioId !== owner.studioId || held.owner.actorId !== owner.actorId) held = new Outbox(owner);

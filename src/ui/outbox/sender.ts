@@ -16,8 +16,8 @@ function verdictFrom(body: unknown): Verdict | null {
   return { received, refused: named.map(({ id, code }) => ({ id: id as string, code: code as EventRefusal })) };
 }
 
-/** Sends one batch, and believes nothing but the studio's own answer: no redirect, no page, no proxy's status. */
-export async function sendBatch(events: readonly FloorEvent[]): Promise<Answer> {
+/** Sends one batch of one person's, and believes nothing but the studio's own answer: no redirect, no page, no proxy's status. */
+export async function sendBatch(by: string, events: readonly FloorEvent[]): Promise<Answer> {
   try {
     const response = await fetch("/api/floor", {
       method: "POST",
@@ -25,7 +25,7 @@ export async function sendBatch(events: readonly FloorEvent[]): Promise<Answer> 
       cache: "no-store",
       signal: AbortSignal.timeout(PATIENCE_MS),
       headers: { "content-type": "application/json" },
-      body: JSON.stringify({ sentAt: new Date(steadyMs()).toISOString(), events }),
+      body: JSON.stringify({ by, sentAt: new Date(steadyMs()).toISOString(), events }),
     });
     const body: unknown = await response.json().catch(() => null);
     const code = (body as { code?: unknown } | null)?.code;

@@ -7,10 +7,10 @@ import styled from "styled-components";
 import { setUnitsAction, signOutAction } from "../../actions/account";
 import { TextButton } from "../kit/button";
 import type { Owner } from "../outbox/event-store";
-import { outboxOf } from "../outbox/outbox";
-import { OutboxBar } from "../outbox/outbox-bar";
+import { entriesText, OutboxBar } from "../outbox/outbox-bar";
+import { useOutbox } from "../outbox/use-outbox";
 import { color, font, media } from "../theme/tokens";
-import { forgetPages, KeepOffline } from "./keep-offline";
+import { KeepOffline } from "./keep-offline";
 import { KeysHelp } from "./keys-help";
 
 const Bar = styled.header`
@@ -90,6 +90,7 @@ function Mark() {
 }
 
 const STATIONS = [
+  { path: "screen", name: "Screen" },
   { path: "limits", name: "Limits" },
   { path: "fit", name: "Fit" },
   { path: "floor", name: "Floor" },
@@ -110,6 +111,7 @@ export function Header({
   tools?: ReactNode;
 }) {
   const path = usePathname();
+  const { atRisk } = useOutbox(owner).state;
   const [isChanging, change] = useTransition();
   const other: UnitSystem = units === "metric" ? "imperial" : "metric";
   return (
@@ -144,15 +146,8 @@ export function Header({
           <TextButton aria-label={`Show ${other} units`} isDisabled={isChanging} onPress={() => change(() => setUnitsAction(other))}>
             {units === "metric" ? "cm, kg" : "in, lb"}
           </TextButton>
-          <TextButton
-            onPress={() =>
-              change(async () => {
-                await Promise.all([outboxOf(owner).forgetSent(), forgetPages()]);
-                await signOutAction();
-              })
-            }
-          >
-            Sign out
+          <TextButton onPress={() => change(() => signOutAction())}>
+            {atRisk > 0 ? `Sign out, and lose ${entriesText(atRisk)}` : "Sign out"}
           </TextButton>
         </Tools>
       </Bar>

@@ -1,11 +1,12 @@
 "use client";
-import { useEffect, useState, useTransition } from "react";
+import { useEffect, useRef, useState, useTransition } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { signInAction, type SignInProblem } from "../../actions/account";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Notice } from "../kit/layout";
+import { leaveTablet } from "../outbox/outbox";
 import { color, font } from "../theme/tokens";
 import { forgetPages } from "./keep-offline";
 
@@ -41,7 +42,10 @@ export function SignInForm() {
   const [password, setPassword] = useState("");
   const [problem, setProblem] = useState<SignInProblem | null>(null);
   const [isSending, send] = useTransition();
-  useEffect(() => void forgetPages(), []);
+  const left = useRef<Promise<unknown>>(null);
+  useEffect(() => {
+    left.current = Promise.allSettled([leaveTablet(), forgetPages()]);
+  }, []);
   return (
     <Screen>
       <Box>
@@ -52,7 +56,10 @@ export function SignInForm() {
         <Form
           onSubmit={(event) => {
             event.preventDefault();
-            send(async () => setProblem(await signInAction(email, password)));
+            send(async () => {
+              await left.current; // what the last person left is locked before the next one is let in
+              setProblem(await signInAction(email, password));
+            });
           }}
         >
           <TextField label="E-mail" type="email" autoComplete="username" isRequired value={email} onChange={setEmail} />
