@@ -38,10 +38,14 @@ import {
   stairInputSchema,
   type StairInput,
 } from "../src/schemas/core-input.schema";
+import { screenInputSchema } from "../src/schemas/screen.schema";
+import { type StandardInput, standardsInputSchema } from "../src/schemas/standards.schema";
 import type { SubjectInput } from "../src/schemas/subject.schema";
 import { runExamples } from "./run-examples";
 import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
+import { runScreen, screenIssues } from "./screen";
+import { runStandard } from "./standards";
 
 /** One command: JSON in, JSON out. `check` finds what only a body or a row can tell, after the schema has passed. */
 export interface Command {
@@ -291,5 +295,18 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
       ...input.sessions.flatMap(({ day }, i) => (day > input.today ? [{ path: `sessions.${i}.day`, code: "day.future" }] : [])),
     ],
     run: runDecide,
+  },
+  screen: {
+    summary: "What was answered before training: whether a session may be built, and what the rules close, ask and remind of",
+    schema: screenInputSchema,
+    check: screenIssues,
+    run: runScreen,
+  },
+  standards: {
+    summary: "One published standard by name: a table's cell, a formula, a rule; outside what it covers it refuses",
+    schema: standardsInputSchema,
+    check: ({ fn, ...input }: StandardInput) =>
+      fn === "due-date" && String(input["today"]) < String(input["lastPeriodDay"]) ? [{ path: "today", code: "day.before" }] : [],
+    run: runStandard,
   },
 };

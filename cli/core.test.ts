@@ -44,6 +44,8 @@ describe("the command line", () => {
       "calibrate",
       "fit",
       "decide",
+      "screen",
+      "standards",
     ]);
     for (const { input } of answer as { input: object }[]) expect("type" in input || "anyOf" in input).toBe(true);
   });
@@ -269,5 +271,30 @@ describe("the command line", () => {
       }),
     ).toMatchObject({ exitCode: 2 });
     expect(decide([session, { ...session, response: null }])).toMatchObject({ move: "hold", rule: "morning-missing" });
+  });
+
+  test("screens a client: what is missing, what runs out when, and a day that cannot be", () => {
+    const answers = {
+      signs: { id: "0d1f9f4e-31d1-44fb-8f1f-4f2a4f9b6d11", day: "2026-11-20", signs: [], symptoms: [] },
+      conditions: [{ id: "ligament-repair", side: "left", day: "2026-11-05" }],
+      activity: { active: true, monthsActive: 24 },
+      clearance: { kind: "cleared", by: "Dr Vane", role: "surgeon", day: "2026-11-20" },
+    };
+    const today = "2026-11-26";
+    expect(ask("screen", { answers, today })).toMatchObject({
+      exitCode: 0,
+      answer: {
+        gate: { state: "open" },
+        limits: [{ untilDay: "2027-09-05" }, { untilDay: "2027-01-27", state: "in-force" }],
+        clocks: [{ weeks: 3 }],
+      },
+    });
+    expect(ask("screen", { answers: {}, today })).toMatchObject({ exitCode: 0, answer: { gate: { state: "missing" } } });
+    const future = { ...answers, conditions: [{ id: "ligament-repair", side: "left", day: "2026-11-27" }] };
+    expect(ask("screen", { answers: future, today })).toEqual({
+      exitCode: 2,
+      answer: { problems: [{ path: "answers.conditions.0.day", code: "day.future" }] },
+    });
+    expect(ask("screen", { answers: { ...answers, clearance: { kind: "cleared" } }, today }).exitCode).toBe(2);
   });
 });

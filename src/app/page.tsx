@@ -6,11 +6,11 @@ import { ClientList } from "../ui/clients/client-list";
 import { Header } from "../ui/shell/header";
 
 export default async function ClientsPage() {
-  const { scope, studioName, unitSystem, today } = await requireSignedIn();
+  const { scope, owner, studioName, unitSystem, today } = await requireSignedIn();
   const [clients, cushionM] = await readStudio(scope.studioId, async (em) => [await listClients(scope, em), await cushionOf(scope, em)]);
   return (
     <>
-      <Header units={unitSystem} owner={scope} />
+      <Header units={unitSystem} owner={owner} />
       <ClientList clients={clients} studioName={studioName} cushionM={cushionM} today={today} units={unitSystem} />
     </>
   );

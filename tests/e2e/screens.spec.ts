@@ -1,4 +1,4 @@
-import { address, expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
+import { address, answerScreen, expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
 
 test("sign-in, clients and the form for a new one are accessible", async ({ page }) => {
   await page.goto("/sign-in");
@@ -24,11 +24,19 @@ test("every station is accessible, with its dialogs", async ({ trainer: page }) 
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press("Escape");
-  for (const station of ["Limits", "Morning", "Review"] as const) {
+  for (const station of ["Screen", "Limits", "Morning", "Review"] as const) {
     await openClient(page, "Ines Farrow", station);
     await page.waitForLoadState("networkidle");
     await expectAccessible(page);
   }
+  await openClient(page, "Ines Farrow", "Screen");
+  for (const question of ["Any of these", "What is known", "Half an hour", "Has a clinician"]) {
+    await page.getByRole("button", { name: new RegExp(`^Answer: ${question}`) }).click();
+    await expectAccessible(page);
+  }
+  await page.getByRole("link", { name: "Every rule, with its source" }).click();
+  await expect(page.getByRole("heading", { name: "Rules" })).toBeVisible();
+  await expectAccessible(page);
   await openClient(page, "Ines Farrow", "Limits");
   for (const dialog of ["Add a limit", "Measure a calm seat", "Measure again"]) {
     await page.getByRole("button", { name: dialog }).click();
@@ -57,6 +65,13 @@ test("a new client goes from nothing to a first rung; bad input says what is wro
   await page.getByText("Right", { exact: true }).click();
   await page.getByRole("button", { name: "Add the client" }).click();
   await expect(page.getByRole("heading", { level: 1, name: /Odd Strand/ })).toBeVisible();
+
+  // nothing is trained before it was asked, and the refusal opens the missing question
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Floor" }).click();
+  await expect(page.getByRole("heading", { name: "No session yet: something was not asked." })).toBeVisible();
+  await page.getByRole("link", { name: "Open it on Screen" }).click();
+  await answerScreen(page);
+  await page.getByRole("link", { name: "a clinician's limits and one calm seat" }).click();
 
   // the surgeon's limit, and the calm seat
   await page.getByRole("button", { name: "Add a limit" }).click();
@@ -104,6 +119,8 @@ test("a warning sign stops the session view and planning until a clearance is re
   await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Limits" }).click();
   await page.getByRole("textbox", { name: "Cleared by" }).fill("Dr Vane");
   await expect(page.getByRole("region", { name: "Limits in force" })).toContainText("Chest pain");
+  await page.getByRole("button", { name: "Record the clearance" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: /role is missing/i })).toBeVisible(); // no answer is no clinician
   await page.getByRole("button", { name: /Their role$/ }).click();
   await page
     .getByRole("option", { name: /doctor/i })
@@ -147,7 +164,7 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    for (const station of ["Limits", "Fit", "Floor", "Morning", "Review"] as const) {
+    for (const station of ["Screen", "Limits", "Fit", "Floor", "Morning", "Review"] as const) {
       await openClient(page, "Ansel Birk", station);
       await page.waitForLoadState("networkidle");
       const overhang = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
@@ -208,6 +225,8 @@ test("the floor's door takes JSON of our own pages, of a bounded size, and nothi
     });
   const empty = JSON.stringify({ sentAt: new Date().toISOString(), events: [] });
   expect((await post(empty, {})).status()).toBe(200);
+  // what another person tapped on this tablet waits for them, and is not sent as ours
+  expect((await post(JSON.stringify({ by: "another", sentAt: new Date().toISOString(), events: [] }), {})).status()).toBe(401);
   expect((await post(empty, { origin: "https://elsewhere.example" })).status()).toBe(403);
   expect((await post(empty, { "content-type": "text/plain" })).status()).toBe(415);
   expect((await post("{", {})).status()).toBe(400);

@@ -38,7 +38,11 @@ export async function signIn(page: Page): Promise<void> {
   await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
 }
 
-export async function openClient(page: Page, name: string, station: "Limits" | "Fit" | "Floor" | "Morning" | "Review"): Promise<void> {
+export async function openClient(
+  page: Page,
+  name: string,
+  station: "Screen" | "Limits" | "Fit" | "Floor" | "Morning" | "Review",
+): Promise<void> {
   await page.goto("/");
   await page.getByRole("link", { name: new RegExp(name) }).click();
   await expect(page.getByRole("heading", { level: 1, name: new RegExp(name) })).toBeVisible();
@@ -75,3 +79,17 @@ export const nightPasses = (clientName: string): Promise<object[]> =>
   );
 
 export { address, expect };
+
+/** The four questions before training, answered as nothing known and nobody asked. */
+export async function answerScreen(page: Page): Promise<void> {
+  await expect(page.getByRole("heading", { name: "Any of these, now or in the last weeks?" })).toBeVisible();
+  for (const question of ["Any of these, now or in the last weeks?", "What is known of joints, back, heart and pregnancy?"]) {
+    await page.getByRole("region", { name: question }).getByRole("button", { name: "None of these" }).click();
+    await expect(page.getByRole("region", { name: question }).getByRole("button", { name: /change|Answer/ })).toBeVisible();
+  }
+  await page.getByText("No", { exact: true }).click();
+  await page.getByRole("button", { name: "Keep the answer" }).click();
+  await page.getByText("Nobody has been asked", { exact: true }).click();
+  await page.getByRole("button", { name: "Keep the answer" }).click();
+  await expect(page.getByRole("status", { name: "Where it stands" })).toContainText("A session may be built.");
+}

@@ -5,7 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
 import fc from "fast-check";
-import { database, Device, freshDemo, type Line, lostOf, pause, print, type Session, Server, sessions, sql } from "./harness";
+import { database, Device, freshDemo, type Line, lostOf, onSmallDisk, pause, print, type Session, Server, sessions, sql } from "./harness";
 
 /**
  * npm run faults: everything that may go wrong between a tablet and the studio, on purpose. Not part of npm test, whose
@@ -89,7 +89,7 @@ function hangingLink(to: number, at: number): Promise<{ hang: (isOn: boolean) =>
 freshDemo();
 await one.start();
 cookie = (await one.signIn()).cookie;
-const all = await sessions(56); // eight for each case: a session of a thousand sets is nobody's
+const all = await sessions(64); // eight for each case: a session of a thousand sets is nobody's
 let taken = 0;
 const eight = (): Session[] => all.slice(taken, (taken += 8));
 
@@ -301,9 +301,46 @@ const last = eight();
     holds: [40, 100, 300].every((ms) => kept.includes(ms)),
   });
 }
+const small = onSmallDisk();
+if (!small) tell({ name: "disk full", said: "not tried: only root can make a small file system", holds: false });
+else {
+  while (!(await one.isWell())) await pause(100);
+  let [saidUnwell, failed] = [false, 0];
+  await under(
+    "disk full for a while under the database",
+    eight(),
+    async () => {
+      await pause(1000);
+      await small.fill();
+      const probe = new Device(
+        last[2]!,
+        () => cookie,
+        () => address,
+      );
+      for (let i = 0; i < 60 && !(saidUnwell && failed > 0); i++) {
+        for (let j = 0; j < 40; j++) probe.tapSet();
+        if (!(await probe.send())) failed++;
+        saidUnwell = !(await one.isWell());
+        await pause(100);
+      }
+      small.free();
+      database.start();
+      while (!(await one.isWell())) await pause(200);
+      await sql(`drop table if exists filler`);
+      await probe.sendAll();
+    },
+    { tapMs: 200 },
+  );
+  tell({
+    name: "health while the disk is full",
+    said: `${failed} requests not taken, health ${saidUnwell ? "says so" : "says all is well"}`,
+    holds: saidUnwell && failed > 0,
+  });
+}
 one.kill();
 two.kill();
-database.stop();
+if (small) small.leave();
+else database.stop();
 print("Between the tablet and the studio", lines);
 const { status } = spawnSync("node", ["scripts/test.mjs", "browser", "durability", "outbox", "tablets"], { stdio: "inherit" });
 if (status !== 0) process.exitCode = 1;

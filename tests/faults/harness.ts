@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
 import { randomUUID } from "node:crypto";
-import { readFileSync } from "node:fs";
+import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 import { Client } from "pg";
 import type { FloorEventBody } from "../../src/core/floor/events";
@@ -8,6 +8,7 @@ import type { FloorEventBody } from "../../src/core/floor/events";
 /** What `npm run faults` and `npm run load` share: a database cluster and servers of their own, and devices that never give up. */
 const root = fileURLToPath(new URL("../..", import.meta.url));
 const DB = { DB_DIR: `${root}.data/faults`, DB_PORT: "54529", DB_FAST: "0" };
+const SMALL_DIR = `${root}.data/faults-small`;
 export const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 function db(...args: string[]): string {
@@ -24,6 +25,40 @@ export const database = {
   kill: () => void db("kill"),
   stop: () => void db("stop"),
 };
+/** The same cluster moved to a file system of its own, with little room left; null where this user may not make one. */
+export function onSmallDisk(): { fill: () => Promise<void>; free: () => void; leave: () => void } | null {
+  database.stop();
+  mkdirSync(SMALL_DIR, { recursive: true });
+  const sizeMb = Number(/^\d+/.exec(spawnSync("du", ["-sm", DB.DB_DIR], { encoding: "utf8" }).stdout)?.[0] ?? NaN) + 48;
+  const { status } = spawnSync("mount", ["-t", "tmpfs", "-o", `size=${sizeMb}m`, "tmpfs", SMALL_DIR]);
+  if (status !== 0) return null;
+  spawnSync("cp", ["-a", `${DB.DB_DIR}/.`, SMALL_DIR]);
+  spawnSync("chmod", ["755", SMALL_DIR]);
+  DB.DB_DIR = SMALL_DIR;
+  database.start();
+  const ballast = `${SMALL_DIR}/ballast`;
+  return {
+    // no more room, and then what is left in files made before is used up by a connection made before
+    fill: async () => {
+      const client = new Client({ connectionString: db("super-url") });
+      client.on("error", () => undefined); // the server may go down for it
+      await client.connect();
+      await client.query(`create table filler (words text)`);
+      spawnSync("dd", ["if=/dev/zero", `of=${ballast}`, "bs=64k"]);
+      for (let isRoom = true; isRoom;)
+        isRoom = await client.query(`insert into filler select repeat(md5(i::text), 50) from generate_series(1, 500) i`).then(
+          () => true,
+          () => false,
+        );
+      await client.end().catch(() => undefined);
+    },
+    free: () => rmSync(ballast),
+    leave: () => {
+      database.stop();
+      spawnSync("umount", [SMALL_DIR]);
+    },
+  };
+}
 const urls = () => ({ DATABASE_URL: db("url"), DATABASE_OWNER_URL: db("owner-url") });
 
 /** A fresh demo in the cluster, kept as durable as a real one. */
@@ -70,7 +105,6 @@ export class Server {
         AUTH_SECRET: "only-for-faults-0123456789abcdef",
         AUTH_RATE_LIMIT: "off",
         LOG_LEVEL: "silent",
-
         ...more,
       },
     });

@@ -2,7 +2,8 @@
 import { type Body, BODY_LIMITS, type BodyMeasure, bodyFromMeasure } from "../../core/body/body";
 import { kgFromLb, lbFromKg, type UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
-import { CheckField, ChoiceField, NumberField } from "../kit/fields";
+import { CheckField, ChoiceField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { lengthField } from "../kit/unit-field";
 import { lengthText } from "../text/quantity-text";

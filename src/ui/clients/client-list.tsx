@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";

@@ -1,6 +1,7 @@
 "use client";
 import { type Complaint, isBack, SITES } from "../../core/limits/complaint";
-import { ChoiceField, NumberField, SelectField, TextField } from "../kit/fields";
+import { ChoiceField, SelectField, TextField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { capital, siteName } from "../text/limit-text";
 

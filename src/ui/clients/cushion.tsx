@@ -6,7 +6,7 @@ import { CUSHION_LIMITS_M } from "../../core/fit/context";
 import { CUSHION_M } from "../../core/templates/lever";
 import type { UnitSystem } from "../../core/units";
 import { Button, TextButton } from "../kit/button";
-import { NumberField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { lengthField } from "../kit/unit-field";

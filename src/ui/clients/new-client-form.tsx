@@ -7,7 +7,8 @@ import { addClientAction } from "../../actions/clients";
 import { BODY_LIMITS, type Sex } from "../../core/body/body";
 import { inFromM, kgFromLb, lbFromKg, mFromIn, type UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
-import { ChoiceField, NumberField, TextField } from "../kit/fields";
+import { ChoiceField, TextField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Card, Page, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
@@ -18,7 +19,7 @@ const SEXES = [
   { id: "male", label: "Male" },
 ] as const;
 
-/** The fewest entries that lead to a first safe set; limits and the calm seat come next. */
+/** The fewest entries that lead to a first safe set; the screen and the calm seat come next. */
 export function NewClientForm({ units }: { units: UnitSystem }) {
   const router = useRouter();
   const [name, setName] = useState("");
@@ -32,11 +33,11 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
   const { take, isTaking, problem } = useStep();
   const isMetric = units === "metric";
   const { heightM: stature, massKg: mass } = BODY_LIMITS;
-  const input = { id, name, birthYear, sex, complaints: [complaint], conditions: [], archivedDay: null, goal, heightM, massKg };
+  const input = { id, name, birthYear, sex, complaints: [complaint], archivedDay: null, goal, heightM, massKg };
   const submit = (): void =>
     take(
       (stepId) => addClientAction(input, stepId),
-      ({ clientId }) => router.push(`/clients/${clientId}/limits`),
+      ({ clientId }) => router.push(`/clients/${clientId}/screen`),
     );
   return (
     <Page>
@@ -50,7 +51,7 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
           <Stack $gap={16}>
             <div>
               <h1 style={{ fontSize: 24 }}>Add a client</h1>
-              <Soft>Next: the limits others have set, and one calm seat.</Soft>
+              <Soft>Next: four questions before training, and one calm seat.</Soft>
             </div>
             <Row $gap={24} style={{ alignItems: "start" }}>
               <TextField label="Name" isRequired value={name} onChange={setName} />

@@ -4,7 +4,7 @@ import styled from "styled-components";
 import type { Dose, Variation } from "../../core/catalogue/variation";
 import { DOSE_LIMITS, doseS, phasesOf } from "../../core/dose/dose";
 import { Button, TextButton } from "../kit/button";
-import { NumberField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { rangeText, secondsText } from "../text/quantity-text";

@@ -1,4 +1,5 @@
 "use client";
+import type { Gate } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
 import { useMemo, useState } from "react";
 import styled from "styled-components";
@@ -18,6 +19,7 @@ import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
 import { fitReasonText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
+import { GateNotice } from "../screen/gate-notice";
 import { color, media } from "../theme/tokens";
 import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
@@ -72,6 +74,7 @@ export interface FitScreenProps {
   painLimitScore: number;
   units: UnitSystem;
   isStopped: boolean;
+  gate: Gate;
 }
 
 /** How far the knee stays under the tightest limit on its bend. */
@@ -195,13 +198,17 @@ export function FitScreen(props: FitScreenProps) {
             A warning sign stands open. Planning goes on once a clinician&apos;s clearance is recorded under Limits.
           </Notice>
         )}
+        {!props.isStopped && <GateNotice clientId={props.clientId} gate={props.gate} />}
         {isUnmeasured && (
           <Notice>
             Nothing is measured yet, so nothing is open: measure one calm seat under Limits, and every figure here becomes a share of what
             this joint can take.
           </Notice>
         )}
-        <Columns $template="292px minmax(0, 1fr) 330px" style={{ marginTop: props.isStopped || isUnmeasured ? 12 : 0 }}>
+        <Columns
+          $template="292px minmax(0, 1fr) 330px"
+          style={{ marginTop: props.isStopped || isUnmeasured || props.gate.state !== "open" ? 12 : 0 }}
+        >
           <Stack as="section" aria-label="Variations" $gap={4}>
             <PatternTabs pattern={fit.pattern} patterns={PATTERNS} onPick={fit.setPattern} />
             <VariationList

@@ -4,11 +4,12 @@ import { variationById, variationsOf } from "../../core/catalogue/catalogue";
 import type { Dose, Pattern, Variation } from "../../core/catalogue/variation";
 import type { FitContext, Place } from "../../core/fit/context";
 import { judge, type Judgement } from "../../core/fit/judge";
+import { nearestOnHand } from "../../core/fit/on-hand";
 import type { Candidate } from "../../core/fit/search";
 import type { Move } from "../../core/fit/step";
 import type { Tread } from "../../core/fit/tread";
 import type { Side } from "../../core/mechanics/channels";
-import { leversOf, settingOf, startSetting } from "../../core/templates/form";
+import { leversOf, rangeOf, settingOf, startSetting } from "../../core/templates/form";
 import { type LeverId, type Setting, withLever } from "../../core/templates/lever";
 import { askWorker } from "./fit-worker";
 
@@ -140,7 +141,8 @@ export function useFit(given: FitContext, plans: readonly Plan[], first: Pattern
     pick: (id) => setPicked((all) => ({ ...all, [pattern]: id })),
     setLever: (lever, value) => {
       const { [lever]: _before, ...rest } = setting;
-      set({ variationId, setting: value === null ? rest : withLever(setting, lever, value) });
+      const range = rangeOf(context.subject, variation, lever);
+      set({ variationId, setting: value === null || !range ? rest : withLever(setting, lever, nearestOnHand(context, range, value)) });
     },
     goTo: (place) => {
       set(place);

@@ -3,14 +3,11 @@ import type { ReactNode } from "react";
 import {
   Checkbox,
   FieldError,
-  Group,
   Button as AriaButton,
   Input,
   Label,
   ListBox,
   ListBoxItem,
-  NumberField as AriaNumberField,
-  type NumberFieldProps,
   Popover,
   Radio,
   RadioGroup,
@@ -25,7 +22,7 @@ import { ChevronDown } from "lucide-react";
 import styled, { css } from "styled-components";
 import { color, size } from "../theme/tokens";
 
-const column = css`
+export const column = css`
   display: flex;
   flex-direction: column;
   gap: 4px;
@@ -40,13 +37,13 @@ const box = css`
     border-color: ${color.oxide};
   }
 `;
-const FieldLabel = styled(Label)`
+export const FieldLabel = styled(Label)`
   font-weight: 700;
 `;
-const Hint = styled(Text)`
+export const Hint = styled(Text)`
   color: ${color.inkSoft};
 `;
-const Problem = styled(FieldError)`
+export const Problem = styled(FieldError)`
   color: ${color.oxide};
 `;
 const TextShell = styled(AriaTextField)`
@@ -68,59 +65,6 @@ export function TextField({ label, hint, long, ...props }: TextFieldProps & { la
       {hint && <Hint slot="description">{hint}</Hint>}
       <Problem />
     </TextShell>
-  );
-}
-
-const NumberShell = styled(AriaNumberField)`
-  ${column}
-`;
-const NumberBox = styled(Group)`
-  display: flex;
-  align-items: center;
-  max-width: 190px;
-  border: 1px solid ${color.inkSoft};
-  border-radius: ${size.radius};
-  background: ${color.paper};
-  &[data-invalid] {
-    border-color: ${color.oxide};
-  }
-  input {
-    flex: 1;
-    min-width: 0;
-    min-height: ${size.target};
-    padding: 8px 10px;
-    border: 0;
-    background: none;
-    font-variant-numeric: tabular-nums;
-  }
-`;
-const Stepper = styled(AriaButton)`
-  width: ${size.target};
-  min-height: ${size.target};
-  border: 0;
-  background: none;
-  font-size: 20px;
-  cursor: pointer;
-  &[data-disabled] {
-    opacity: 0.35;
-  }
-`;
-
-export function NumberField({ label, hint, unit, ...props }: NumberFieldProps & { label: string; hint?: string; unit?: string }) {
-  return (
-    <NumberShell {...props}>
-      <FieldLabel>
-        {label}
-        {unit && <Hint as="span">, {unit}</Hint>}
-      </FieldLabel>
-      <NumberBox>
-        <Stepper slot="decrement">−</Stepper>
-        <Input />
-        <Stepper slot="increment">+</Stepper>
-      </NumberBox>
-      {hint && <Hint slot="description">{hint}</Hint>}
-      <Problem />
-    </NumberShell>
   );
 }
 
@@ -208,7 +152,8 @@ const OptionItem = styled(ListBoxItem)`
 interface SelectProps<T extends string> {
   label: string;
   options: readonly { id: T; label: string }[];
-  value: T;
+  /** Null where nothing is chosen yet. */
+  value: T | null;
   onChange: (value: T) => void;
 }
 
@@ -241,7 +186,7 @@ export function InlineSelect<T extends string>({ label, options, value, onChange
 /** One of many. */
 export function SelectField<T extends string>(props: SelectProps<T>) {
   return (
-    <SelectShell value={props.value} onChange={(key) => key !== null && props.onChange(String(key) as T)}>
+    <SelectShell value={props.value} placeholder="choose" onChange={(key) => key !== null && props.onChange(String(key) as T)}>
       <FieldLabel>{props.label}</FieldLabel>
       <SelectButton>
         <SelectValue />

@@ -18,7 +18,7 @@ const ROLES = CLINICIAN_ROLES.map((id) => ({ id, label: roleName[id] }));
 /** One warning sign that stands open, and the clinician's clearance that alone lifts it. */
 export function ClearanceCard({ clientId, warning }: { clientId: string; warning: Warning }) {
   const [by, setBy] = useState("");
-  const [role, setRole] = useState<ClinicianRole>("doctor");
+  const [role, setRole] = useState<ClinicianRole | null>(null);
   const [note, setNote] = useState("");
   const { take, isTaking, problem } = useStep();
   const { sourceId, sign, day } = warning;
@@ -27,7 +27,7 @@ export function ClearanceCard({ clientId, warning }: { clientId: string; warning
       <Form
         onSubmit={(event) => {
           event.preventDefault();
-          take((stepId) => clearWarningAction(clientId, { sourceId, sign, by, role, note }, stepId));
+          take((stepId) => clearWarningAction(clientId, { sourceId, sign, by, role: role ?? undefined, note }, stepId));
         }}
       >
         <Stack>

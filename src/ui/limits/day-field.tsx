@@ -2,7 +2,7 @@
 import { parseDate } from "@internationalized/date";
 import { DateField, DateInput, DateSegment, Label, Text } from "react-aria-components";
 import styled from "styled-components";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import { color, size } from "../theme/tokens";
 
 const Shell = styled(DateField)`
@@ -10,7 +10,7 @@ const Shell = styled(DateField)`
   flex-direction: column;
   gap: 4px;
   label,
-  span.label {
+  .react-aria-Label {
     font-weight: 700;
   }
   .input {

@@ -4,11 +4,11 @@ import { Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
 import { correctComplaintAction, correctDetailsAction, eraseClientAction } from "../../actions/clients";
 import type { Complaint } from "../../core/limits/complaint";
-import type { Day } from "../../core/limits/limit";
-import { CONDITIONS } from "../../core/limits/rails";
+import type { Day } from "../../core/day";
 import type { ClientProfile } from "../../core/record/record";
 import { Button, TextButton } from "../kit/button";
-import { CheckField, NumberField, TextField } from "../kit/fields";
+import { TextField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
@@ -16,9 +16,7 @@ import { Ask } from "../kit/why";
 import { capital, siteName } from "../text/limit-text";
 import { ComplaintFields, type ComplaintDraft, emptyComplaint, isComplete } from "../clients/complaint-fields";
 
-export const conditionName = { "bone-thinning": "Bone thinning", pregnancy: "Pregnancy" } as const;
-
-function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => void }) {
+export function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => void }) {
   const [draft, setDraft] = useState(client);
   const { take, isTaking, problem } = useStep();
   return (
@@ -39,16 +37,6 @@ function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => 
           onChange={(birthYear) => setDraft({ ...draft, birthYear })}
         />
         <TextField label="What the client wants back" value={draft.goal} onChange={(goal) => setDraft({ ...draft, goal })} />
-        {CONDITIONS.map((id) => (
-          <CheckField
-            key={id}
-            label={conditionName[id]}
-            isSelected={draft.conditions.includes(id)}
-            onChange={(isOn) =>
-              setDraft({ ...draft, conditions: isOn ? [...draft.conditions, id] : draft.conditions.filter((each) => each !== id) })
-            }
-          />
-        ))}
         <Soft>What was there before is kept, with who changed it.</Soft>
         <Problem text={problem} />
         <Button type="submit" $tone="primary" isDisabled={isTaking}>
@@ -138,10 +126,7 @@ export function DetailsCard(props: { client: ClientProfile; complaints: readonly
           <Button onPress={() => setOpen("end")}>Put away or erase</Button>
         </Row>
       </Row>
-      <p style={{ marginTop: 8 }}>
-        {client.goal || "No goal written down yet."}
-        {client.conditions.length > 0 && ` ${client.conditions.map((id) => conditionName[id]).join(", ")}.`}
-      </p>
+      <p style={{ marginTop: 8 }}>{client.goal || "No goal written down yet."}</p>
       <ul style={{ marginTop: 8 }}>
         {complaints.map((each) => (
           <li key={each.id}>

@@ -3,8 +3,8 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
 import { addLimitAction } from "../../actions/limits";
+import type { Day } from "../../core/day";
 import {
-  type Day,
   type Limit,
   LIMIT_BOUNDS,
   LIMIT_CHANNELS,
@@ -17,7 +17,8 @@ import { CHANNELS, type ChannelSide } from "../../core/mechanics/channels";
 import { kgfFromN, kgFromLb, lbFromKg, nFromKgf, type UnitSystem } from "../../core/units";
 import { type Trait, TRAITS } from "../../core/templates/template";
 import { Button } from "../kit/button";
-import { ChoiceField, NumberField, SelectField, TextField } from "../kit/fields";
+import { ChoiceField, SelectField, TextField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";

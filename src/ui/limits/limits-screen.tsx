@@ -1,4 +1,6 @@
 "use client";
+import Link from "next/link";
+import { isScreenLimit } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
 import { type ReactNode, useState } from "react";
 import { Form } from "react-aria-components";
@@ -8,7 +10,8 @@ import type { BodyMeasure } from "../../core/body/body";
 import type { DailyTask } from "../../core/fit/daily";
 import type { Ceiling } from "../../core/limits/ceiling";
 import type { Complaint } from "../../core/limits/complaint";
-import { type Day, isBinding, type Lift, type Limit, limitState } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
+import { isBinding, type Lift, type Limit, limitState } from "../../core/limits/limit";
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Warning } from "../../core/progress/warning";
 import type { ClientProfile } from "../../core/record/record";
@@ -175,7 +178,12 @@ export function LimitsScreen(props: LimitsScreenProps) {
                       </>
                     )}
                   </span>
-                  {isBinding(limit, today) && <Button onPress={() => setOpen(limit)}>Lift or take back</Button>}
+                  {isBinding(limit, today) &&
+                    (isScreenLimit(limit) ? (
+                      <Link href={`/clients/${clientId}/screen`}>Why, and how it is set aside</Link>
+                    ) : (
+                      <Button onPress={() => setOpen(limit)}>Lift or take back</Button>
+                    ))}
                 </Line>
               ))}
             </ul>

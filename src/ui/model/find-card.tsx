@@ -7,7 +7,8 @@ import { type Form, leversOf, movedBy, type OwnRange } from "../../core/template
 import { type LeverId, LEVERS, type Setting, withLever } from "../../core/templates/lever";
 import type { Subject } from "../../core/templates/template";
 import { Button } from "../kit/button";
-import { NumberField, SelectField } from "../kit/fields";
+import { SelectField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { quantityName } from "../text/channel-text";
 import { leverName, leverValueText } from "../text/lever-text";

@@ -3,7 +3,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Complaint } from "../../core/limits/complaint";
-import type { Day } from "../../core/limits/limit";
+import type { Day } from "../../core/day";
 import type { MorningClass } from "../../core/progress/morning";
 import type { ResponseFact, SessionFact } from "../../core/record/record";
 import { Button } from "../kit/button";

@@ -19,8 +19,8 @@ export const color = {
 } as const;
 
 export const font = {
-  text: "var(--font-text), system-ui, sans-serif",
-  head: "var(--font-head), system-ui, sans-serif",
+  text: "var(--font-text-ext), var(--font-text), system-ui, sans-serif",
+  head: "var(--font-head-ext), var(--font-head), system-ui, sans-serif",
 } as const;
 
 /** Text is 15 px or more; touch targets 44 px on the floor. */

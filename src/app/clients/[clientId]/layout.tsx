@@ -22,7 +22,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function ClientLayout({ params, children }: Props) {
   const { clientId } = await params;
-  const { unitSystem, today, scope } = await requireSignedIn();
+  const { unitSystem, today, owner } = await requireSignedIn();
   const record = await requireRecord(clientId);
   const { client } = record;
   const measure = record.measures.at(-1);
@@ -32,7 +32,7 @@ export default async function ClientLayout({ params, children }: Props) {
     <>
       <Header
         units={unitSystem}
-        owner={scope}
+        owner={owner}
         client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }}
       />
       <LimitsBar

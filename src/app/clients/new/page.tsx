@@ -6,10 +6,10 @@ import { Header } from "../../../ui/shell/header";
 export const metadata: Metadata = { title: "Add a client" };
 
 export default async function NewClientPage() {
-  const { unitSystem, scope } = await requireSignedIn();
+  const { unitSystem, owner } = await requireSignedIn();
   return (
     <>
-      <Header units={unitSystem} owner={scope} />
+      <Header units={unitSystem} owner={owner} />
       <NewClientForm units={unitSystem} />
     </>
   );

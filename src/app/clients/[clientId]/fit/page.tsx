@@ -2,6 +2,7 @@ import Link from "next/link";
 import { strictestLimitScore } from "../../../../core/limits/complaint";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import { isCeilingProvisional } from "../../../../core/record/history";
+import { screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { FitScreen } from "../../../../ui/fit/fit-screen";
@@ -35,6 +36,7 @@ export default async function FitPage({ params }: { params: Promise<{ clientId: 
       painLimitScore={strictestLimitScore(record.complaints)}
       units={unitSystem}
       isStopped={openWarningsOf(record).length > 0}
+      gate={screenGate(record.screen, today, [])}
     />
   );
 }

@@ -5,15 +5,17 @@ import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn
 import { plannedOf } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
 import { floorEventsOf } from "../../../../data/repos/floor.repo";
+import { screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { FloorScreen } from "../../../../ui/floor/floor-screen";
 import { StartScreen } from "../../../../ui/floor/start-screen";
+import { GateScreen } from "../../../../ui/screen/gate-notice";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
 export default async function FloorPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const { today, unitSystem, scope } = await requireSignedIn();
+  const { today, unitSystem, scope, owner } = await requireSignedIn();
   const record = await requireRecord(clientId);
   const context = fitContextOf(record, today);
   const session =
@@ -26,11 +28,24 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
     return [{ itemId: item.id, variationId: rung.variationId, setting: rung.setting, side: rung.side, dose: prescription.dose }];
   });
 
+  // a sign that was not said in this session, or an answer on Screen, stops a session under way as well; its own sign is the floor's to show
+  const isOver = session !== undefined && session.endedAt !== null;
+  const isSaidElsewhere = openWarningsOf(record).some(({ sourceId }) => !session?.warnings.some(({ eventId }) => eventId === sourceId));
+  if (!isOver && isSaidElsewhere)
+    return (
+      <MessageScreen title="A warning sign stands open">
+        <p>No session until a clinician has cleared it: who, in which role, and when.</p>
+        <Link href={`/clients/${clientId}/limits`}>Record a clearance</Link>
+      </MessageScreen>
+    );
+  const gate = screenGate(record.screen, today, []);
+  if (!isOver && gate.state !== "open") return <GateScreen clientId={clientId} gate={gate} />;
+
   if (context && session && items && items.length > 0)
     return (
       <FloorScreen
         clientId={clientId}
-        owner={scope}
+        owner={owner}
         plan={{ sessionId: session.id, items }}
         context={context}
         known={await readStudio(scope.studioId, (em) => floorEventsOf(scope, em, session.id))}
@@ -40,13 +55,6 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
         painSite={record.complaints[0]?.words.split(",")[0] ?? ""}
         units={unitSystem}
       />
-    );
-  if (openWarningsOf(record).length > 0)
-    return (
-      <MessageScreen title="A warning sign stands open">
-        <p>No session until a clinician has cleared it: who, in which role, and when.</p>
-        <Link href={`/clients/${clientId}/limits`}>Record a clearance</Link>
-      </MessageScreen>
     );
   const plans = currentPlans(record).filter(({ rung }) => isInCatalogue(rung.variationId));
   if (plans.length === 0)

@@ -1,0 +1,28 @@
+import { openWarningsOf } from "../../../../core/record/derive";
+import { clocksOf, isScreenLimit, rulesOn, screenGate } from "../../../../core/screen/screen";
+import { requireRecord } from "../../../../server/record";
+import { requireSignedIn } from "../../../../server/session";
+import { ScreenPage } from "../../../../ui/screen/screen-page";
+
+export default async function Page({ params }: { params: Promise<{ clientId: string }> }) {
+  const { clientId } = await params;
+  const { today, unitSystem } = await requireSignedIn();
+  const record = await requireRecord(clientId);
+  const { screen, limits } = record;
+  return (
+    <ScreenPage
+      clientId={clientId}
+      answers={screen}
+      gate={screenGate(
+        screen,
+        today,
+        openWarningsOf(record).map(({ sign }) => sign),
+      )}
+      rules={rulesOn(screen, today)}
+      clocks={clocksOf(screen, today)}
+      limits={limits.filter(isScreenLimit)}
+      today={today}
+      units={unitSystem}
+    />
+  );
+}

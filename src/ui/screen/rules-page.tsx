@@ -1,0 +1,72 @@
+import type { WarningSign } from "../../core/limits/clinician";
+import type { ConditionKind } from "../../core/screen/conditions.data";
+import type { ScreenRule } from "../../core/screen/rules.data";
+import type { UnitSystem } from "../../core/units";
+import { Card, Page, Soft, Stack, Title } from "../kit/layout";
+import { warningText } from "../text/decision-text";
+import { limitRuleText } from "../text/limit-text";
+import { conditionText, ruleText, sourceText, whomText } from "../text/screen-text";
+
+const weeks = (days: number): string => `${Math.round(days / 7)} weeks`;
+function whenText({ fromDays, untilDays }: ScreenRule): string {
+  const parts = [fromDays ? `from ${weeks(fromDays)}` : "", untilDays !== undefined ? `until ${weeks(untilDays + 1)}` : ""].filter(Boolean);
+  return parts.length > 0 ? `, ${parts.join(" ")}` : "";
+}
+
+interface Props {
+  signs: readonly WarningSign[];
+  kinds: readonly ConditionKind[];
+  rules: readonly ScreenRule[];
+  units: UnitSystem;
+}
+/** Every rule that may close something before training, with its wording and where it comes from. */
+export function RulesPage({ signs, kinds, rules, units }: Props) {
+  return (
+    <Page>
+      <Stack>
+        <div>
+          <h1 style={{ fontSize: 24 }}>Rules</h1>
+          <Soft>
+            Ponderis does not diagnose. These are usual cautions; local rules, scope of practice and the treating clinician come first.
+          </Soft>
+        </div>
+        <Card aria-label="Warning signs">
+          <Title>Warning signs</Title>
+          <p>Any of them stops planning until a clinician&apos;s clearance is recorded. Common practice, no source.</p>
+          <ul>
+            {signs.map((sign) => (
+              <li key={sign}>
+                <strong>{warningText(sign)}.</strong> To the client: {whomText(sign)}
+              </li>
+            ))}
+          </ul>
+        </Card>
+        {kinds.map(({ id }) => {
+          const own = rules.filter(({ condition }) => condition === id);
+          return (
+            own.length > 0 && (
+              <Card key={id} aria-label={conditionText(id)}>
+                <Title>{conditionText(id)}</Title>
+                <ul>
+                  {own.map((rule) => (
+                    <li key={rule.id}>
+                      {ruleText(rule.id)}{" "}
+                      {rule.limit && (
+                        <strong>
+                          Closes: {limitRuleText(rule.limit, "both", units).toLowerCase()}
+                          {whenText(rule)}.{" "}
+                        </strong>
+                      )}
+                      {rule.asksFirst && <strong>No session before a clearance{whenText(rule)}. </strong>}
+                      <Soft>{sourceText(rule.source)}</Soft>
+                    </li>
+                  ))}
+                </ul>
+              </Card>
+            )
+          );
+        })}
+      </Stack>
+    </Page>
+  );
+}

@@ -1,0 +1,170 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import styled from "styled-components";
+import type { Day } from "../../core/day";
+import { WARNING_SIGNS } from "../../core/limits/clinician";
+import type { Limit } from "../../core/limits/limit";
+import {
+  type Clock,
+  type Gate,
+  limitIdOf,
+  type OwnRule,
+  SCREEN_QUESTIONS,
+  type ScreenAnswers,
+  type ScreenQuestion,
+} from "../../core/screen/screen";
+import type { UnitSystem } from "../../core/units";
+import { TextButton } from "../kit/button";
+import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { dayText } from "../text/day-text";
+import { roleName } from "../text/limit-text";
+import { conditionText, gateText, questionText, symptomText } from "../text/screen-text";
+import { warningText } from "../text/decision-text";
+import { color } from "../theme/tokens";
+import { ActivityQuestion, ClearanceQuestion } from "./clearance-question";
+import { ConditionsQuestion } from "./conditions-question";
+import { RuleLine } from "./rule-line";
+import { SignsQuestion } from "./signs-question";
+
+const Question = styled(Card)<{ $isOpen: boolean }>`
+  border-left: 5px solid ${({ $isOpen }) => ($isOpen ? color.brass : color.fogDeep)};
+  scroll-margin-top: 12px;
+  h2 {
+    font-size: ${({ $isOpen }) => ($isOpen ? "22px" : "17px")};
+  }
+`;
+
+/** What was answered, in a line; null while nobody has. */
+function answerText({ signs, conditions, activity, clearance }: ScreenAnswers, question: ScreenQuestion): string | null {
+  switch (question) {
+    case "signs":
+      return signs ? [...signs.signs.map(warningText), ...signs.symptoms.map(symptomText)].join("; ") || "None of these" : null;
+    case "conditions":
+      return conditions
+        ? conditions
+            .map(({ id, side, day }) => `${conditionText(id)}${side === "both" ? "" : `, ${side}`}${day ? `, ${dayText(day)}` : ""}`)
+            .join("; ") || "None of these"
+        : null;
+    case "activity":
+      return activity ? (activity.active ? `Yes, for ${activity.monthsActive} months` : "No") : null;
+    case "clearance":
+      if (!clearance) return null;
+      if (clearance.kind === "not-asked") return "Nobody has been asked";
+      return `${clearance.kind === "cleared" ? "Cleared" : "Advised against"} by ${clearance.by}, ${roleName[clearance.role].toLowerCase()}, ${dayText(clearance.day)}`;
+  }
+}
+
+const clockText = (clock: Clock): string =>
+  clock.kind === "gestation"
+    ? `${conditionText(clock.condition.id)}: week ${clock.at.week}, day ${clock.at.day}, trimester ${clock.at.trimester}, due ${dayText(clock.at.dueDay)}`
+    : `${conditionText(clock.condition.id)}: ${clock.weeks} weeks`;
+
+export interface ScreenPageProps {
+  clientId: string;
+  answers: ScreenAnswers;
+  gate: Gate;
+  rules: readonly OwnRule[];
+  clocks: readonly Clock[];
+  limits: readonly Limit[];
+  today: Day;
+  units: UnitSystem;
+}
+
+/** The questions before training, one open at a time; what was answered, and what it has changed, stays beside it. */
+export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, today, units }: ScreenPageProps) {
+  const [chosen, setChosen] = useState<ScreenQuestion | null>(null);
+  const open = chosen ?? SCREEN_QUESTIONS.find((question) => answers[question] === undefined) ?? null;
+  const { head, reasons } = gateText(gate);
+  const onDone = (): void => setChosen(null);
+  const common = { clientId, answers, onDone };
+  return (
+    <Page>
+      <Columns $template="minmax(0, 1fr) 430px">
+        <Stack>
+          {SCREEN_QUESTIONS.map((question) => {
+            const answer = answerText(answers, question);
+            const isOpen = question === open;
+            return (
+              <Question key={question} id={question} $isOpen={isOpen} aria-label={questionText[question]}>
+                <Row style={{ justifyContent: "space-between" }}>
+                  <Title>{questionText[question]}</Title>
+                  {!isOpen && (
+                    <TextButton aria-label={`Answer: ${questionText[question]}`} onPress={() => setChosen(question)}>
+                      {answer === null ? "answer" : "change"}
+                    </TextButton>
+                  )}
+                </Row>
+                {!isOpen && <p>{answer ?? <Soft>Not asked yet</Soft>}</p>}
+                {isOpen && question === "signs" && <SignsQuestion {...common} />}
+                {isOpen && question === "conditions" && <ConditionsQuestion {...common} />}
+                {isOpen && question === "activity" && <ActivityQuestion {...common} />}
+                {isOpen && question === "clearance" && <ClearanceQuestion {...common} />}
+              </Question>
+            );
+          })}
+        </Stack>
+        <Stack>
+          <Card
+            {...(gate.state === "open" ? {} : ({ $accent: gate.state === "missing" ? "brass" : "oxide" } as const))}
+            aria-label="Where it stands"
+            role="status"
+          >
+            <Title>{head}</Title>
+            <ul>
+              {reasons.map((reason) => (
+                <li key={reason}>{reason}</li>
+              ))}
+            </ul>
+            {gate.state === "open" && (
+              <p>
+                Next: <Link href={`/clients/${clientId}/limits`}>a clinician&apos;s limits and one calm seat</Link>.
+              </p>
+            )}
+          </Card>
+          {clocks.length > 0 && (
+            <Card aria-label="Clocks">
+              {clocks.map((clock) => (
+                <p key={clock.condition.id}>{clockText(clock)}</p>
+              ))}
+            </Card>
+          )}
+          <Card aria-label="What follows from it">
+            <Title>What follows from it</Title>
+            {rules.length === 0 ? (
+              <p>
+                <Soft>
+                  {answers.conditions
+                    ? "No rule speaks of what was answered."
+                    : "What is closed is not known before the second question is answered."}
+                </Soft>
+              </p>
+            ) : (
+              <Stack $gap={10} style={{ marginTop: 8 }}>
+                {rules.map((own) => (
+                  <RuleLine
+                    key={limitIdOf(own)}
+                    clientId={clientId}
+                    own={own}
+                    limit={limits.find(({ id }) => id === limitIdOf(own)) ?? null}
+                    today={today}
+                    units={units}
+                  />
+                ))}
+              </Stack>
+            )}
+            <p style={{ marginTop: 10 }}>
+              <Link href="/rules">Every rule, with its source</Link>
+            </p>
+          </Card>
+          {gate.state === "stop" && WARNING_SIGNS.some((sign) => gate.because.includes(sign)) && (
+            <Notice $tone="oxide">
+              A warning sign stands open until a clinician has cleared it.{" "}
+              <Link href={`/clients/${clientId}/limits`}>Record a clearance</Link>
+            </Notice>
+          )}
+        </Stack>
+      </Columns>
+    </Page>
+  );
+}
