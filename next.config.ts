@@ -4,6 +4,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   typescript: { ignoreBuildErrors: true }, // npm test checks them, tests included; a build need not do it again
+  // a browser asks for this before the page's own icon has been streamed to it
+  redirects: async () => [{ source: "/favicon.ico", destination: "/icon.svg", permanent: true }],
   compiler: { styledComponents: true },
   // left as plain node_modules on the server: dynamic requires, entity metadata by name
   serverExternalPackages: [

@@ -18,10 +18,7 @@ export const test = base.extend<{ trainer: Page; complaints: string[] }, { serve
   },
   trainer: async ({ page, complaints }, provide) => {
     page.on("console", (message) => {
-      if (message.type() === "error") complaints.push(message.text());
-    });
-    page.on("response", (response) => {
-      if (response.status() === 404) complaints.push(`not found: ${response.url()}`);
+      if (message.type() === "error") complaints.push(`${message.text()} ${message.location().url}`);
     });
     page.on("pageerror", (error) => complaints.push(String(error)));
     await signIn(page);
