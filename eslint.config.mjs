@@ -29,6 +29,7 @@ const CORE = [
   "catalogue",
   "limits",
   "screen",
+  "assess",
   "fit",
   "dose",
   "floor",

@@ -1,28 +1,25 @@
 import type Joi from "joi";
+import { rangeLimits } from "../src/core/assess/range-limits";
 import { bodyFromMeasure } from "../src/core/body/body";
-import { CATALOGUE, isInCatalogue, variationById } from "../src/core/catalogue/catalogue";
-import { STUDIES } from "../src/core/catalogue/studies.data";
-import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext, SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
+import { CATALOGUE, variationById } from "../src/core/catalogue/catalogue";
+import { DEFAULT_SCHOOL, SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
 import { judge } from "../src/core/fit/judge";
+import { ceilingTable, confidenceOf } from "../src/core/fit/ceiling-table";
 import { fitCatalogue } from "../src/core/fit/search";
 import { headlineOf, solveLever } from "../src/core/fit/solve";
 import { stairAround, stairToGoal } from "../src/core/fit/stair";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../src/core/fit/step";
-import { type Ceiling, ceilingsFromCalmPose } from "../src/core/limits/ceiling";
-import { isBack } from "../src/core/limits/complaint";
 import { bandTension } from "../src/core/mechanics/band";
 import { strapLean } from "../src/core/mechanics/levers";
-import { DEFAULT_POSTURE } from "../src/core/mechanics/posture";
 import { decide } from "../src/core/progress/decide";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
 import { ask, WHOLE } from "../src/core/templates/ask";
-import { type Form, leversOf, type OwnRange, settingProblems } from "../src/core/templates/form";
-import { type LeverId, LEVERS } from "../src/core/templates/lever";
 import { poseOf } from "../src/core/templates/pose";
-import type { Subject } from "../src/core/templates/template";
 import {
   calibrateInputSchema,
+  type CeilingsInput,
+  ceilingsInputSchema,
   type CalibrateInput,
   decideInputSchema,
   type DecideInput,
@@ -32,20 +29,21 @@ import {
   type FitInput,
   matchInputSchema,
   type MatchInput,
-  type PlaceInput,
   solveInputSchema,
   type SolveInput,
   stairInputSchema,
   type StairInput,
 } from "../src/schemas/core-input.schema";
+import { type AssessInput, assessInputSchema } from "../src/schemas/assess-input.schema";
 import { screenInputSchema } from "../src/schemas/screen.schema";
 import { type StandardInput, standardsInputSchema } from "../src/schemas/standards.schema";
-import type { SubjectInput } from "../src/schemas/subject.schema";
+import { findingIssues, runAssess } from "./assess";
 import { runExamples } from "./run-examples";
 import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
 import { runScreen, screenIssues } from "./screen";
 import { runStandard } from "./standards";
+import { contextFrom, fitIssues, formById, leverIssues, placeIssues, rangeAsked, subjectFrom } from "./client";
 
 /** One command: JSON in, JSON out. `check` finds what only a body or a row can tell, after the schema has passed. */
 export interface Command {
@@ -53,113 +51,6 @@ export interface Command {
   schema: Joi.Schema;
   check?: (input: never) => Issue[];
   run: (input: never) => unknown;
-}
-
-/** More values than this on one lever is a slip of the pen, not a kit. */
-const MOST_STEPS = 5000;
-
-const subjectFrom = ({ body, posture = DEFAULT_POSTURE, leadSide }: SubjectInput): Subject => ({
-  body: bodyFromMeasure(body),
-  posture,
-  leadSide,
-});
-/** A row of the catalogue, or a study of the model. */
-const formOf = (id: string): Form | undefined => (isInCatalogue(id) ? variationById(id) : STUDIES.find((study) => study.id === id));
-function formById(id: string): Form {
-  const form = formOf(id);
-  if (!form) throw new RangeError(id); // ids were checked on the way in
-  return form;
-}
-
-/** What is wrong with a place on this body: no such row, levers of another, values out of its range. */
-function placeIssues(subject: Subject, { variationId, setting }: PlaceInput, path: string, onlyCatalogue: boolean): Issue[] {
-  const form = onlyCatalogue && !isInCatalogue(variationId) ? undefined : formOf(variationId);
-  if (!form) {
-    const allowed = [...CATALOGUE, ...(onlyCatalogue ? [] : STUDIES)].map(({ id }) => id);
-    return [{ path: `${path}variationId`, code: "any.only", allowed }];
-  }
-  return settingProblems(subject, form, setting).map((problem): Issue => {
-    const at = `${path}setting.${problem.lever}`;
-    if (problem.code === "unknown-lever") return { path: at, code: "object.unknown", allowed: form.levers.map(({ lever }) => lever) };
-    const value = setting[problem.lever] ?? NaN;
-    return value < problem.min
-      ? { path: at, code: "number.min", limit: problem.min }
-      : { path: at, code: "number.max", limit: problem.max };
-  });
-}
-
-interface LeverAsked {
-  lever: LeverId;
-  low?: number;
-  high?: number;
-  increment?: number;
-}
-/** A form's lever over the range asked for, or its own. */
-function rangeAsked(subject: Subject, form: Form, { lever, low, high, increment }: LeverAsked): (OwnRange & { increment: number }) | null {
-  const row = leversOf(subject, form).find((each) => each.lever === lever);
-  return row ? { ...row, min: low ?? row.min, max: high ?? row.max, increment: increment ?? LEVERS[lever].increment } : null;
-}
-function leverIssues(subject: Subject, place: PlaceInput, asked: LeverAsked, path: string): Issue[] {
-  const form = formOf(place.variationId);
-  const range = form && rangeAsked(subject, form, asked);
-  if (!form) return [];
-  if (!range) return [{ path: `${path}lever`, code: "any.only", allowed: form.levers.map(({ lever }) => lever) }];
-  return (range.max - range.min) / range.increment > MOST_STEPS
-    ? [{ path: `${path}increment`, code: "number.steps", limit: MOST_STEPS }]
-    : [];
-}
-
-function ceilingsFrom(subject: Subject, { calmPose, ceilings = [], today }: FitInput): { ceilings: Ceiling[]; issues: Issue[] } {
-  if (!calmPose) return { ceilings, issues: [] };
-  const form = formOf(calmPose.variationId);
-  if (!form) return { ceilings, issues: placeIssues(subject, calmPose, "calmPose.", true) };
-  const unknown = settingProblems(subject, form, calmPose.setting).filter(({ code }) => code === "unknown-lever");
-  if (unknown.length > 0)
-    return { ceilings, issues: unknown.map(({ lever }) => ({ path: `calmPose.setting.${lever}`, code: "object.unknown" })) };
-  const calibration = ceilingsFromCalmPose(subject, { ...calmPose, id: "calm-pose", day: today, form });
-  if (!calibration.ok) {
-    const { reason, channel } = calibration;
-    return { ceilings, issues: [{ path: "calmPose", code: reason, ...(channel ? { allowed: [channel] } : {}) }] };
-  }
-  return { ceilings: [...ceilings, ...calibration.ceilings.map((ceiling, i) => ({ ...ceiling, id: `calm-pose-${i}` }))], issues: [] };
-}
-
-function incrementIssues({ increments = {} }: FitInput, subject: Subject): Issue[] {
-  const widest = (lever: LeverId): number =>
-    Math.max(
-      0,
-      ...CATALOGUE.flatMap((form) => leversOf(subject, form).filter((range) => range.lever === lever)).map(({ min, max }) => max - min),
-    );
-  return (Object.entries(increments) as [LeverId, number][]).flatMap(([lever, increment]) =>
-    widest(lever) / increment > MOST_STEPS ? [{ path: `increments.${lever}`, code: "number.steps", limit: MOST_STEPS }] : [],
-  );
-}
-const fitIssues = (input: FitInput): Issue[] => {
-  const subject = subjectFrom(input);
-  return [...ceilingsFrom(subject, input).issues, ...incrementIssues(input, subject)];
-};
-
-function contextFrom(input: FitInput): FitContext {
-  const subject = subjectFrom(input);
-  const { complaints = [], careful = [] } = input;
-  return {
-    subject,
-    complaints,
-    careful: complaints.some(({ site }) => isBack(site)) ? [...new Set([...careful, "back" as const])] : careful,
-    limits: input.limits ?? [],
-    ceilings: ceilingsFrom(subject, input).ceilings,
-    unusable: [],
-    calmLoads: input.calmLoads ?? {},
-    ownRange: input.ownRange ?? {},
-    today: input.today,
-    kit: {
-      ...DEFAULT_KIT,
-      increments: { ...DEFAULT_KIT.increments, ...input.increments },
-      equipment: input.equipment ?? DEFAULT_KIT.equipment,
-    },
-    school: DEFAULT_SCHOOL,
-    targetUseFraction: input.targetUseFraction ?? DEFAULT_TARGET_USE,
-  };
 }
 
 function runDemand({ variationId, setting, ...of }: DemandInput): unknown {
@@ -208,6 +99,13 @@ const runFit = (input: FitInput): unknown =>
     contextFrom(input),
     CATALOGUE.filter(({ pattern }) => input.pattern === undefined || pattern === input.pattern),
   );
+
+/** Every bound of every channel and side, the one that binds first. */
+function runCeilings({ findings = [], provisional = [], ...fit }: CeilingsInput): unknown {
+  const context = contextFrom({ ...fit, limits: [...(fit.limits ?? []), ...rangeLimits(findings)] });
+  const fromPose = fit.calmPose ? context.ceilings.slice(fit.ceilings?.length ?? 0).map(({ id }) => id) : [];
+  return ceilingTable(context, [...provisional, ...fromPose]).map((row) => ({ ...row, confidence: confidenceOf(row.bounds[0]) }));
+}
 
 function runDecide({ variationId, setting, dose, sessions, clearances = [], painLimitScore, provisional, ...fit }: DecideInput): unknown {
   const context = contextFrom(fit);
@@ -301,6 +199,18 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     schema: screenInputSchema,
     check: screenIssues,
     run: runScreen,
+  },
+  assess: {
+    summary: "What was measured: against published ranges, both sides, the time before; what follows, what is due and what to measure next",
+    schema: assessInputSchema,
+    check: ({ findings, today }: AssessInput) => findingIssues(findings, today),
+    run: runAssess,
+  },
+  ceilings: {
+    summary: "Every ceiling of every channel and side with all that bounds it, the safer first",
+    schema: ceilingsInputSchema,
+    check: (input: CeilingsInput) => [...fitIssues(input), ...findingIssues(input.findings ?? [], input.today)],
+    run: runCeilings,
   },
   standards: {
     summary: "One published standard by name: a table's cell, a formula, a rule; outside what it covers it refuses",

@@ -1,9 +1,10 @@
 "use server";
 import Joi from "joi";
-import { raiseCeiling, recordCalmPose } from "../data/loop/calibrate";
+import { adjustCeiling, raiseCeiling, recordCalmPose } from "../data/loop/calibrate";
 import { endLimit } from "../data/loop/correct";
 import { withRecord } from "../data/loop/load";
 import { addLimit } from "../data/repos/client.repo";
+import { adjustmentSchema } from "../schemas/assess.schema";
 import { calmPoseSchema, liftSchema, newLimitSchema } from "../schemas/limit.schema";
 import { type StepResult, takeStep } from "./step";
 
@@ -32,4 +33,11 @@ export async function recordCalmPoseAction(clientId: string, input: unknown, ste
 
 export async function raiseCeilingAction(clientId: string, stepId: unknown): Promise<StepResult> {
   return takeStep("raise-ceiling", stepId, Joi.any(), null, ({ scope, today }, em) => raiseCeiling(scope, em, clientId, today));
+}
+
+/** A ceiling made tighter at will, or looser with a reason. */
+export async function adjustCeilingAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("adjust-ceiling", stepId, adjustmentSchema, input, ({ scope, today }, em, adjustment) =>
+    adjustCeiling(scope, em, clientId, adjustment, today),
+  );
 }

@@ -1,6 +1,8 @@
 import { defineEntity, p } from "@mikro-orm/core";
+import type { SetUp } from "../core/assess/protocols.data";
 import type { BodyOverrides, Sex } from "../core/body/body";
 import type { DailyTask } from "../core/fit/daily";
+import type { Ceiling } from "../core/limits/ceiling";
 import type { LimitedBy, Site } from "../core/limits/complaint";
 import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
 import type { BandTable } from "../core/mechanics/band";
@@ -52,6 +54,22 @@ export const ScreenRow = defineEntity({
   name: "ScreenRow",
   tableName: "screen",
   properties: { ...scoped, clientId: p.uuid(), day: p.date(), answers: p.json<ScreenAnswers>() },
+});
+
+/** One result of one protocol. Entered again for the same day and side, the later one counts. */
+export const FindingRow = defineEntity({
+  name: "FindingRow",
+  tableName: "finding",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    day: p.date(),
+    protocol: p.string(),
+    side: p.string().$type<ChannelSide>(),
+    value: p.double().$type<number>(),
+    setUp: p.json<SetUp>(),
+    note: p.string(),
+  },
 });
 
 /** What hurts, as it was last said; `complaintId` is the same over its corrections. */
@@ -176,10 +194,11 @@ export const CeilingRow = defineEntity({
     channel: p.string().$type<CeilingChannelId>(),
     side: p.string().$type<ChannelSide>(),
     value: p.double().$type<number>(),
-    sourceKind: p.string().$type<"calm-pose" | "history">(),
+    sourceKind: p.string().$type<Ceiling["source"]["kind"]>(),
     sourceId: p.uuid(),
     calmPoseId: p.uuid(),
     raisedBy: p.double().$type<number>(),
+    reason: p.string(),
     shareMeasured: p.boolean(),
     fromDay: p.date(),
     engineVersion: p.integer(),
@@ -205,6 +224,7 @@ export const clientEntities = [
   ClientRow,
   ClientRevisionRow,
   ScreenRow,
+  FindingRow,
   ComplaintRow,
   BodyMeasureRow,
   DailyHeightRow,

@@ -1,4 +1,5 @@
 import Joi from "joi";
+import type { Finding } from "../core/assess/finding";
 import type { BodyMeasure } from "../core/body/body";
 import { type Dose, EQUIPMENT, type Equipment, type Pattern, PATTERNS } from "../core/catalogue/variation";
 import { SET_ENDS } from "../core/floor/events";
@@ -11,6 +12,7 @@ import type { BandTable } from "../core/mechanics/band";
 import { CEILING_CHANNELS, type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId, type Side } from "../core/mechanics/channels";
 import type { SessionOutcome } from "../core/progress/decide";
 import { LEVER_IDS, type LeverId, type LeverKind, type Setting } from "../core/templates/lever";
+import { findingsSchema } from "./assess.schema";
 import { bodyMeasureSchema } from "./body.schema";
 import { channelSide, day, lever, settingSchema, side, within, words } from "./fields";
 import { calmPoseKeys, isEndedBeforeBegun, ruleSchema } from "./limit.schema";
@@ -27,11 +29,14 @@ const liftSchema = Joi.object({
   day: day.required(),
   reason: words(400).required(),
 });
-const limitSchema = Joi.object<Limit>({
+export const limitSchema = Joi.object<Limit>({
   id: id.required(),
   rule: ruleSchema.required(),
   side: channelSide.required(),
-  owner: Joi.object({ kind: Joi.string().valid("clinician", "rule", "client").required(), name: words(80).required() }).required(),
+  owner: Joi.object({
+    kind: Joi.string().valid("clinician", "rule", "client", "measure").required(),
+    name: words(80).required(),
+  }).required(),
   fromDay: day.required(),
   untilDay: day.allow(null).required(),
   lift: liftSchema.allow(null).required(),
@@ -50,12 +55,12 @@ const ceilingSchema = Joi.object<Ceiling>({
     })),
   }),
   value: Joi.number().positive().max(1e6).required(),
-  source: Joi.object({ kind: Joi.string().valid("calm-pose", "history").required(), id: id.required() }).required(),
+  source: Joi.object({ kind: Joi.string().valid("calm-pose", "history", "trainer").required(), id: id.required() }).required(),
   fromDay: day.required(),
   isShareMeasured: Joi.boolean().required(),
 });
 
-const complaintSchema = Joi.object<Complaint>({
+export const complaintSchema = Joi.object<Complaint>({
   id: id.required(),
   site: Joi.string()
     .valid(...SITES)
@@ -152,6 +157,18 @@ const fitKeys = {
   targetUseFraction: within({ min: 0.1, max: 1 }),
 };
 export const fitInputSchema = Joi.object<FitInput>(fitKeys).required();
+
+export interface CeilingsInput extends FitInput {
+  /** What was measured: its ranges bound as well. */
+  findings?: Finding[];
+  /** Ceilings that no calm morning has confirmed yet; those of `calmPose` never are. */
+  provisional?: string[];
+}
+export const ceilingsInputSchema = Joi.object<CeilingsInput>({
+  ...fitKeys,
+  findings: findingsSchema,
+  provisional: Joi.array().items(id).max(200),
+}).required();
 
 const treadCount = Joi.number().integer().min(0).max(40);
 export interface StairInput extends FitInput, PlaceInput {

@@ -45,17 +45,18 @@ const asideSchema = Joi.object({
   reason: words(400).required(),
   day: day.required(),
 });
+export const screenAnswersSchema = Joi.object<ScreenAnswers>({
+  ...answeredKeys,
+  signs: Joi.object({ ...signsKeys, day: day.required() }),
+  setAside: Joi.array().items(asideSchema).max(60),
+});
 export interface ScreenInput {
   answers: ScreenAnswers;
   today: string;
 }
 /** Input of the core's command line: what was answered so far, and the day. */
 export const screenInputSchema = Joi.object<ScreenInput>({
-  answers: Joi.object({
-    ...answeredKeys,
-    signs: Joi.object({ ...signsKeys, day: day.required() }),
-    setAside: Joi.array().items(asideSchema).max(60),
-  }).required(),
+  answers: screenAnswersSchema.required(),
   today: day.required(),
 });
 

@@ -14,7 +14,8 @@ export interface Ceiling {
   side: ChannelSide;
   /** In the channel's unit. Past 90 degrees of bend a kneecap's is compared with the knee's moment (E11). */
   value: number;
-  source: { kind: "calm-pose" | "history"; id: string };
+  /** A trainer's own is an earlier one made tighter, or looser with a reason. */
+  source: { kind: "calm-pose" | "history" | "trainer"; id: string };
   fromDay: Day;
   /** Whether two scales said how much of the weight was under that leg; otherwise the least plausible share was taken. */
   isShareMeasured: boolean;
@@ -22,6 +23,8 @@ export interface Ceiling {
 
 /** After calm mornings near the ceiling, this much more is proposed. */
 export const CEILING_RAISE_FRACTION = 0.05;
+/** How far a trainer may move a ceiling at once: loosened, it is provisional again. */
+export const ADJUST_LIMITS = { min: 0.3, max: 1.1 } as const;
 export const NEAR_CEILING_USE = 0.95;
 export const CALM_MORNINGS_TO_RAISE = 2;
 

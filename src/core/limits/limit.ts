@@ -24,7 +24,8 @@ export type LimitRule =
   | { kind: "never"; what: Trait }
   | { kind: "own-words"; text: string };
 
-export type OwnerKind = "clinician" | "rule" | "client";
+/** A measure is the client's own range, as it was last measured. */
+export type OwnerKind = "clinician" | "rule" | "client" | "measure";
 /** Who lifted it, or that it was entered by mistake: the second is no lifting and is kept as what it is. */
 export interface Lift {
   kind: "lifted" | "mistake";

@@ -115,6 +115,7 @@ describe("a decision", () => {
         id: "hip",
         calmPoseId: "later",
         raisedBy: 1,
+        reason: "",
         source: { kind: "calm-pose", id: "later" } as const,
         fromDay: "2026-10-09",
       })),

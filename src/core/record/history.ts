@@ -1,3 +1,4 @@
+import { measuredRange } from "../assess/range-limits";
 import { parseDate } from "@internationalized/date";
 import { variationById } from "../catalogue/catalogue";
 import type { Pattern } from "../catalogue/variation";
@@ -80,7 +81,7 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
 
 /** A ceiling taken over from history was confirmed by the mornings that raised it. */
 export const isCeilingProvisional = (record: ClientRecord, subject: Subject, ceiling: Ceiling): boolean =>
-  ceiling.source.kind === "calm-pose" &&
+  ceiling.source.kind !== "history" &&
   !record.confirmedCeilingIds.includes(ceiling.id) &&
   isProvisional(ceiling, answeredDoses(record, subject, ceiling));
 
@@ -108,9 +109,9 @@ export function calmLoads(record: ClientRecord): Partial<Record<Pattern, Setting
   return most;
 }
 
-/** Bends further than the guard rails that were calm. */
+/** Bends further than the guard rails: those measured on this client, and those that were calm. */
 export function ownRange(record: ClientRecord, subject: Subject): Partial<Record<RailChannelId, number>> {
-  const most: Partial<Record<RailChannelId, number>> = {};
+  const most = measuredRange(record.findings);
   for (const { session, rung } of donesAsPrescribed(record)) {
     if (!isCalm(record, session)) continue;
     const asked = ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: RAIL_CHANNELS });

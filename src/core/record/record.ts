@@ -1,3 +1,4 @@
+import type { Finding } from "../assess/finding";
 import type { BodyOverrides, Sex } from "../body/body";
 import type { Dose, Pattern } from "../catalogue/variation";
 import type { DailyTask } from "../fit/daily";
@@ -29,7 +30,9 @@ export interface ClientRecord {
   dailyTasks: readonly DailyTask[];
   calmPoses: readonly CalmPoseFact[];
   postures: readonly { id: string; day: Day; rule: PostureRule }[];
-  /** Those that people set, and those that follow from the screen. */
+  /** What was measured, every time. */
+  findings: readonly Finding[];
+  /** Those that people set, those that follow from the screen, and the client's own measured ranges. */
   limits: readonly Limit[];
   ceilings: readonly CeilingFact[];
   /** Ceilings that a calm morning confirmed once: they stay so. */
@@ -67,6 +70,8 @@ export interface ClientProfile {
 /** A client as one line of the studio's list. */
 export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYear" | "goal" | "archivedDay"> {
   complaints: readonly string[];
+  /** When each protocol was last done. */
+  lastFindings: readonly { protocol: string; day: Day }[];
   lastSessionDay: Day | null;
   lastResponse: MorningClass | null;
   openWarningCount: number;
@@ -76,6 +81,8 @@ export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYe
 export interface CeilingFact extends Ceiling {
   calmPoseId: string;
   raisedBy: number;
+  /** Why the trainer moved it; empty where nobody did. */
+  reason: string;
 }
 
 export interface CalmPoseFact {

@@ -1,5 +1,6 @@
 import type { Body } from "../body/body";
 import { kneeSeatHeightM } from "../mechanics/depth";
+import { brent } from "../numeric/roots";
 import { standing } from "./hands";
 import type { Subject } from "./template";
 
@@ -26,3 +27,14 @@ export const BODY_PARTS = {
   foot: ({ footM }: Body): number => footM,
 } as const;
 export type BodyPart = keyof typeof BODY_PARTS;
+
+/** Knee bend on a seat of a height: the other way round; null outside what means something for this body. */
+export function kneeAtSeatDeg(subject: Subject, seatHeightM: number): number | null {
+  const [lowestM, tallestM] = seatRangeM(subject);
+  if (seatHeightM < lowestM - 1e-9 || seatHeightM > tallestM + 1e-9) return null;
+  return brent((kneeDeg) => seatAtKneeM(subject, kneeDeg) - seatHeightM, TALLEST_KNEE_DEG - 1, LOWEST_KNEE_DEG + 1);
+}
+
+/** Cushions of one thickness on a chair so that the knee bends no further than wanted; none where the chair is high enough. */
+export const cushionsFor = (chairM: number, cushionM: number, wantedSeatM: number): number =>
+  Math.max(0, Math.ceil((wantedSeatM - chairM) / cushionM - 1e-6));

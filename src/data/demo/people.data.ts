@@ -1,13 +1,15 @@
 import { nFromKgf } from "../../core/units";
+import type { Finding } from "../../core/assess/finding";
+import type { SetUp } from "../../core/assess/protocols.data";
 import type { BodyOverrides } from "../../core/body/body";
 import type { DailyTask } from "../../core/fit/daily";
 import type { Limit } from "../../core/limits/limit";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import type { Complaint } from "../../core/limits/complaint";
-import type { ClinicianRole } from "../../core/limits/clinician";
+import type { ClinicianRole, WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { CalmPoseFact, ClientProfile } from "../../core/record/record";
-import type { OwnCondition } from "../../core/screen/screen";
+import type { OwnCondition, ScreenQuestion } from "../../core/screen/screen";
 import type { Setting } from "../../core/templates/lever";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
@@ -20,6 +22,14 @@ export interface DemoClient {
   /** What is known of them, days from today; who has cleared them for exercise. */
   conditions: readonly InDays<OwnCondition, "day">[];
   cleared: { by: string; role: ClinicianRole } | null;
+  /** Parts of the screen that nobody has asked yet. */
+  notAsked?: readonly ScreenQuestion[];
+  /** A sign said before training, and who cleared it. */
+  sign?: { sign: WarningSign; clearedBy: string; role: ClinicianRole; note: string };
+  /** A sign said on the last morning: it stands open. */
+  lastMorningSign?: WarningSign;
+  /** What was measured, so many days ago. */
+  findings: readonly (Pick<Finding, "protocol" | "side" | "value"> & { daysAgo: number; setUp?: SetUp })[];
   heightM: number;
   massKg: number;
   overrides?: BodyOverrides;
@@ -56,7 +66,7 @@ export const DEMO_BANDS: readonly MeasuredBand[] = [
   },
 ];
 
-/** Three invented clients of the studio above the chandlery. */
+/** The invented clients of the studio above the chandlery: every family of conditions, a stop and its lifting, a trimester about to change. */
 export const DEMO_CLIENTS: readonly DemoClient[] = [
   {
     key: "maren",
@@ -72,6 +82,22 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     ],
     conditions: [{ id: "ligament-repair", side: "right", day: -230 }],
     cleared: { by: "Dr Halvard Sund", role: "surgeon" },
+    findings: [
+      { protocol: "chair-stand", side: "both", value: 11, daysAgo: 61, setUp: { seatHeightM: 0.43 } },
+      { protocol: "chair-stand", side: "both", value: 13, daysAgo: 5, setUp: { seatHeightM: 0.43 } },
+      { protocol: "calm-seat", side: "right", value: 0.58, daysAgo: 62 },
+      { protocol: "knee-bend", side: "right", value: 104, daysAgo: 61 },
+      { protocol: "knee-bend", side: "left", value: 128, daysAgo: 61 },
+      { protocol: "knee-bend", side: "right", value: 112, daysAgo: 12 },
+      { protocol: "knee-bend", side: "left", value: 129, daysAgo: 12 },
+      { protocol: "knee-straight", side: "right", value: 3, daysAgo: 12 },
+      { protocol: "knee-straight", side: "left", value: 0, daysAgo: 12 },
+      { protocol: "one-leg-stance", side: "right", value: 14, daysAgo: 12 },
+      { protocol: "one-leg-stance", side: "left", value: 27, daysAgo: 12 },
+      { protocol: "weight-share", side: "right", value: 0.43, daysAgo: 61 },
+      { protocol: "thigh-girth", side: "right", value: 0.475, daysAgo: 61 },
+      { protocol: "thigh-girth", side: "left", value: 0.5, daysAgo: 61 },
+    ],
     heightM: 1.68,
     massKg: 74,
     overrides: { shankM: 0.405, thighM: 0.42 },
@@ -127,6 +153,12 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     complaints: [{ site: "knee", side: "left", words: "Left knee, wear type, stiff in the morning", usualPainScore: 3, painLimitScore: 3 }],
     conditions: [{ id: "knee-arthritis", side: "left", day: null }],
     cleared: null,
+    findings: [
+      { protocol: "five-rises", side: "both", value: 14.2, daysAgo: 68, setUp: { seatHeightM: 0.43 } },
+      { protocol: "five-rises", side: "both", value: 12.9, daysAgo: 40, setUp: { seatHeightM: 0.43 } },
+      { protocol: "calm-seat", side: "left", value: 0.6, daysAgo: 70 },
+      { protocol: "up-and-go", side: "both", value: 8.4, daysAgo: 40 },
+    ],
     heightM: 1.76,
     massKg: 88,
     day: [
@@ -172,6 +204,14 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     complaints: [{ site: "back-bend", side: "both", words: "Low back, worse with bending", usualPainScore: 1, painLimitScore: 2 }],
     conditions: [{ id: "back-bend", side: "both", day: null }],
     cleared: null,
+    findings: [
+      { protocol: "tuck", side: "both", value: 88, daysAgo: 55 },
+      { protocol: "bend-response", side: "both", value: 2, daysAgo: 55 },
+      { protocol: "hinge", side: "both", value: 2, daysAgo: 55 },
+      { protocol: "hinge", side: "both", value: 1, daysAgo: 20 },
+      { protocol: "hip-bend", side: "right", value: 96, daysAgo: 55 },
+      { protocol: "hip-bend", side: "left", value: 108, daysAgo: 55 },
+    ],
     heightM: 1.63,
     massKg: 66,
     day: [
@@ -212,5 +252,245 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { variationId: "floor-bridge", side: "right", known: {} },
     ],
     joint: { toleratedUse: 1.03, gainPerSession: 0.01, setback: null },
+  },
+  {
+    key: "edda",
+    profile: { name: "Edda Quill", birthYear: 1992, sex: "female", goal: "At the pottery wheel until the last weeks", archivedDay: null },
+    complaints: [{ site: "low-back", side: "both", words: "Low back, by the evening", usualPainScore: 1, painLimitScore: 2 }],
+    conditions: [{ id: "pregnancy", side: "both", day: 85 }], // the last trimester begins tomorrow
+    cleared: { by: "Midwife Asta Rune", role: "midwife" },
+    findings: [{ protocol: "chair-stand", side: "both", value: 19, daysAgo: 20, setUp: { seatHeightM: 0.43 } }],
+    heightM: 1.66,
+    massKg: 71,
+    overrides: { bellyKg: 7 },
+    day: [{ name: "wheel stool", kind: "seat", heightM: 0.48 }],
+    weeks: 3,
+    calmPoses: [
+      {
+        limitedBy: "low-back",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.56 },
+        shareFraction: null,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "right",
+      },
+    ],
+    limits: [
+      { rule: { kind: "never", what: "lying" }, side: "both", owner: { kind: "clinician", name: "Midwife" }, fromDay: -20, untilDay: null },
+    ],
+    rows: [{ variationId: "raised-sit-to-stand", side: "right", known: {} }],
+    joint: { toleratedUse: 1.02, gainPerSession: 0.004, setback: null },
+  },
+  {
+    key: "oswin",
+    profile: { name: "Oswin Marr", birthYear: 1955, sex: "male", goal: "Into the kayak from the slip", archivedDay: null },
+    complaints: [{ site: "knee", side: "right", words: "Replaced knee, stiff on rising", usualPainScore: 2, painLimitScore: 3 }],
+    conditions: [
+      { id: "knee-replacement", side: "right", day: -150 },
+      { id: "diabetes", side: "both", day: null },
+    ],
+    cleared: { by: "Dr Ingrid Solheim", role: "surgeon" },
+    findings: [
+      { protocol: "knee-straight", side: "right", value: 8, daysAgo: 40 },
+      { protocol: "knee-bend", side: "right", value: 95, daysAgo: 40 },
+      { protocol: "knee-bend", side: "left", value: 124, daysAgo: 40 },
+      { protocol: "chair-stand", side: "both", value: 9, daysAgo: 40, setUp: { seatHeightM: 0.48 } },
+    ],
+    heightM: 1.78,
+    massKg: 92,
+    day: [
+      { name: "boat shed bench", kind: "seat", heightM: 0.46 },
+      { name: "slip", kind: "step", heightM: 0.18 },
+    ],
+    weeks: 5,
+    calmPoses: [
+      {
+        limitedBy: "knee",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.64 },
+        shareFraction: 0.43,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "right",
+      },
+    ],
+    limits: [],
+    rows: [
+      { variationId: "raised-sit-to-stand", side: "right", known: {} },
+      { variationId: "seated-knee-extension", side: "right", known: {} },
+    ],
+    joint: { toleratedUse: 1, gainPerSession: 0.008, setback: null },
+  },
+  {
+    key: "thora",
+    profile: {
+      name: "Thora Vane",
+      birthYear: 1954,
+      sex: "female",
+      goal: "Lift the grandchildren, and stay on her feet",
+      archivedDay: null,
+    },
+    complaints: [{ site: "hip", side: "left", words: "Left hip, on stairs", usualPainScore: 1, painLimitScore: 2 }],
+    conditions: [
+      { id: "bone-thinning", side: "both", day: null },
+      { id: "falls", side: "both", day: null },
+    ],
+    cleared: { by: "Dr Peder Lowe", role: "doctor" },
+    findings: [
+      { protocol: "up-and-go", side: "both", value: 12.6, daysAgo: 25 },
+      { protocol: "one-leg-stance", side: "left", value: 4, daysAgo: 25 },
+      { protocol: "one-leg-stance", side: "right", value: 9, daysAgo: 25 },
+      { protocol: "chair-stand", side: "both", value: 8, daysAgo: 25, setUp: { seatHeightM: 0.43 } },
+      { protocol: "walking-speed", side: "both", value: 0.98, daysAgo: 25, setUp: { distanceM: 4 } },
+    ],
+    heightM: 1.58,
+    massKg: 57,
+    day: [{ name: "kitchen chair", kind: "seat", heightM: 0.45 }],
+    weeks: 3,
+    calmPoses: [
+      {
+        limitedBy: "hip",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.54 },
+        shareFraction: null,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "left",
+      },
+    ],
+    limits: [],
+    rows: [{ variationId: "raised-sit-to-stand", side: "left", known: {} }],
+    joint: { toleratedUse: 1, gainPerSession: 0.006, setback: null },
+  },
+  {
+    key: "bram",
+    profile: { name: "Bram Ketter", birthYear: 1967, sex: "male", goal: "Up the ferry ramp with the hand cart", archivedDay: null },
+    complaints: [{ site: "knee", side: "right", words: "Right knee, after long stands", usualPainScore: 1, painLimitScore: 3 }],
+    conditions: [
+      { id: "heart", side: "both", day: null },
+      { id: "blood-pressure", side: "both", day: null },
+    ],
+    cleared: { by: "Dr Halvard Sund", role: "doctor" },
+    lastMorningSign: "chest-pain",
+    findings: [{ protocol: "walking-speed", side: "both", value: 1.31, daysAgo: 18, setUp: { distanceM: 4 } }],
+    heightM: 1.82,
+    massKg: 101,
+    day: [{ name: "ramp kerb", kind: "step", heightM: 0.14 }],
+    weeks: 2,
+    calmPoses: [
+      {
+        limitedBy: "knee",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.6 },
+        shareFraction: null,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "right",
+      },
+    ],
+    limits: [],
+    rows: [{ variationId: "raised-sit-to-stand", side: "right", known: {} }],
+    joint: { toleratedUse: 1.02, gainPerSession: 0.005, setback: null },
+  },
+  {
+    key: "liv",
+    profile: {
+      name: "Liv Aster",
+      birthYear: 1979,
+      sex: "female",
+      goal: "Sit through a concert, then carry the cello home",
+      archivedDay: null,
+    },
+    complaints: [{ site: "back-bend", side: "both", words: "Low back into the left buttock", usualPainScore: 2, painLimitScore: 2 }],
+    conditions: [
+      { id: "back-disc", side: "both", day: null },
+      { id: "back-spasm", side: "both", day: null },
+    ],
+    cleared: { by: "Dr Peder Lowe", role: "doctor" },
+    sign: { sign: "spreading-pain", clearedBy: "Dr Peder Lowe", role: "doctor", note: "Seen on Monday; train away from bending" },
+    findings: [
+      { protocol: "bend-response", side: "both", value: 2, daysAgo: 16 },
+      { protocol: "arch-response", side: "both", value: 0, daysAgo: 16 },
+      { protocol: "tuck", side: "both", value: 82, daysAgo: 16 },
+      { protocol: "side-length", side: "left", value: 1, daysAgo: 16 },
+      { protocol: "side-length", side: "right", value: 3.5, daysAgo: 16 },
+    ],
+    heightM: 1.71,
+    massKg: 63,
+    day: [{ name: "concert seat", kind: "seat", heightM: 0.44 }],
+    weeks: 3,
+    calmPoses: [
+      {
+        limitedBy: "back-bend",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.6 },
+        shareFraction: null,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "right",
+      },
+    ],
+    limits: [],
+    rows: [{ variationId: "raised-sit-to-stand", side: "right", known: {} }],
+    joint: { toleratedUse: 1.02, gainPerSession: 0.006, setback: null },
+  },
+  {
+    key: "jorun",
+    profile: { name: "Jorun Pell", birthYear: 1974, sex: "female", goal: "The cliff path on both feet alike", archivedDay: null },
+    complaints: [{ site: "hip", side: "left", words: "Left side hip, lying on it", usualPainScore: 2, painLimitScore: 3 }],
+    conditions: [
+      { id: "side-hip", side: "left", day: null },
+      { id: "sprains", side: "right", day: null },
+    ],
+    cleared: null,
+    findings: [
+      { protocol: "one-leg-stance", side: "left", value: 21, daysAgo: 30 },
+      { protocol: "one-leg-stance", side: "right", value: 38, daysAgo: 30 },
+      { protocol: "shin-forward", side: "right", value: 0.065, daysAgo: 30 },
+      { protocol: "shin-forward", side: "left", value: 0.09, daysAgo: 30 },
+      { protocol: "foot-roll-in", side: "right", value: 2, daysAgo: 30 },
+      { protocol: "step-down", side: "left", value: 4, daysAgo: 30, setUp: { stepHeightM: 0.2 } },
+      { protocol: "step-down", side: "right", value: 2, daysAgo: 30, setUp: { stepHeightM: 0.2 } },
+      { protocol: "step-down", side: "left", value: 3, daysAgo: 1, setUp: { stepHeightM: 0.2 } },
+    ],
+    heightM: 1.73,
+    massKg: 69,
+    day: [{ name: "cliff steps", kind: "step", heightM: 0.19 }],
+    weeks: 4,
+    calmPoses: [
+      {
+        limitedBy: "hip",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.56 },
+        shareFraction: 0.46,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "left",
+      },
+    ],
+    limits: [],
+    rows: [{ variationId: "raised-sit-to-stand", side: "left", known: {} }],
+    joint: { toleratedUse: 1.01, gainPerSession: 0.008, setback: null },
+  },
+  {
+    key: "nils",
+    profile: { name: "Nils Corrie", birthYear: 1961, sex: "male", goal: "Back on the harbour pilot's ladder", archivedDay: null },
+    complaints: [{ site: "hip", side: "right", words: "Replaced hip, since summer", usualPainScore: 1, painLimitScore: 2 }],
+    conditions: [
+      { id: "hip-replacement", side: "right", day: -120 },
+      { id: "kidney", side: "both", day: null },
+    ],
+    cleared: null,
+    notAsked: ["activity", "clearance"], // his first visit, half asked
+    findings: [],
+    heightM: 1.8,
+    massKg: 86,
+    day: [],
+    weeks: 0,
+    calmPoses: [],
+    limits: [],
+    rows: [],
+    joint: { toleratedUse: 1, gainPerSession: 0, setback: null },
   },
 ];

@@ -10,7 +10,7 @@ import { recordCalmPose, raiseCeiling } from "../loop/calibrate";
 import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
 import { decideItem, keepRung } from "../loop/plan";
-import { addClient, addLimit, addScreen, setDailyHeight } from "../repos/client.repo";
+import { addClearance, addClient, addFinding, addLimit, addScreen, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
@@ -41,12 +41,15 @@ const painsOf = (person: DemoClient, painScore: number) => complaintIds(person).
 const usualOf = ({ complaints }: DemoClient): number => complaints[0]?.usualPainScore ?? 0;
 
 /** The questions before training, as they were answered at the first visit. */
-const screenOf = ({ key, conditions, cleared }: DemoClient, firstDay: Day, today: Day): ScreenAnswers => ({
-  signs: { id: demoId(`${key} signs`), day: firstDay, signs: [], symptoms: [] },
-  conditions: conditions.map(({ day, ...condition }) => ({ ...condition, day: day === null ? null : dayAfter(today, day) })),
-  activity: { active: false, monthsActive: 0 },
-  clearance: cleared ? { kind: "cleared", ...cleared, day: firstDay } : { kind: "not-asked" },
-});
+function screenOf({ key, conditions, cleared, sign, notAsked = [] }: DemoClient, firstDay: Day, today: Day): ScreenAnswers {
+  const answers: Required<Omit<ScreenAnswers, "setAside">> = {
+    signs: { id: demoId(`${key} signs`), day: firstDay, signs: sign ? [sign.sign] : [], symptoms: [] },
+    conditions: conditions.map(({ day, ...condition }) => ({ ...condition, day: day === null ? null : dayAfter(today, day) })),
+    activity: { active: false, monthsActive: 0 },
+    clearance: cleared ? { kind: "cleared", ...cleared, day: firstDay } : { kind: "not-asked" },
+  };
+  return Object.fromEntries(Object.entries(answers).filter(([question]) => !notAsked.some((each) => each === question)));
+}
 
 /** First visit: profile, complaints, limits, the calm poses and the first rung that the fit proposes of each pattern. */
 async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, clientId: string, firstDay: Day, today: Day): Promise<void> {
@@ -54,6 +57,10 @@ async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, c
   const own = complaints.map((complaint, i) => ({ ...complaint, id: complaintIds(person)[i] ?? "" }));
   await addClient(scope, em, { id: clientId, ...person.profile }, own, { day: firstDay, heightM, massKg, overrides });
   await addScreen(scope, em, clientId, screenOf(person, firstDay, today), firstDay);
+  if (person.sign) {
+    const { sign, clearedBy: by, role, note } = person.sign;
+    await addClearance(scope, em, clientId, { sourceId: demoId(`${key} signs`), sign, by, role, note, day: firstDay });
+  }
   for (const task of person.day) await setDailyHeight(scope, em, clientId, task, firstDay);
   for (const [i, limit] of person.limits.entries()) {
     const untilDay = limit.untilDay === null ? null : dayAfter(today, limit.untilDay);
@@ -61,6 +68,15 @@ async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, c
   }
   for (const [i, pose] of person.calmPoses.entries())
     await expectTaken(recordCalmPose(scope, em, clientId, { id: demoId(`${key} calm ${i}`), day: firstDay, ...pose }));
+  for (const [i, { daysAgo, setUp = {}, ...finding }] of person.findings.entries())
+    await addFinding(scope, em, clientId, {
+      id: demoId(`${key} finding ${i}`),
+      day: dayAfter(today, -daysAgo),
+      setUp,
+      note: "",
+      ...finding,
+    });
+  if (person.calmPoses.length === 0) return; // nothing has been trained yet
   const calm = { pains: painsOf(person, usualOf(person)), newSwelling: false, sessionId: null, warningSigns: [] };
   await expectTaken(answerMorning(scope, em, clientId, calm, dayAfter(firstDay, 1)));
   for (const { variationId, side, known } of person.rows) {
@@ -112,6 +128,10 @@ async function trainingDay(
   await expectTaken(
     answerMorning(scope, em, clientId, { pains: painsOf(person, painScore), newSwelling, sessionId, warningSigns: [] }, morning),
   );
+  if (morning === today && person.lastMorningSign) {
+    const answer = { pains: painsOf(person, painScore), newSwelling, sessionId, warningSigns: [person.lastMorningSign] };
+    await expectTaken(answerMorning(scope, em, clientId, answer, morning));
+  }
   if (morning === today) return; // the newest morning waits for the trainer
   await raiseCeiling(scope, em, clientId, morning); // refused where no mornings have earned it
   for (const { itemId } of items)

@@ -11,13 +11,13 @@ import {
   type PostureRule,
 } from "../../core/mechanics/posture";
 import { fitContextOf } from "../../core/record/derive";
-import { ceilingProposal } from "../../core/record/history";
+import { ceilingProposal, isCeilingProvisional } from "../../core/record/history";
 import type { CalmPoseFact } from "../../core/record/record";
 import { bodyMeasureOf, subjectOf } from "../../core/record/subject";
 import { settingProblems } from "../../core/templates/form";
 import { standingOf } from "../../core/templates/pose";
 import type { Subject } from "../../core/templates/template";
-import { addCalmPose, addCeiling, addMeasure, addPosture, type NewMeasure } from "../repos/client.repo";
+import { addCalmPose, addCeiling, confirmCeiling, addMeasure, addPosture, type NewMeasure } from "../repos/client.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
 
@@ -97,6 +97,33 @@ export const choosePosture = (scope: Scope, em: EntityManager, clientId: string,
     return { ok: true };
   });
 
+/** A ceiling as the trainer sets it, by a factor of what it is today: tighter at will, looser with a reason, and then provisional again. */
+export const adjustCeiling = (
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  { ceilingId, factor, reason }: { ceilingId: string; factor: number; reason: string },
+  today: Day,
+): Promise<Taken> =>
+  withRecord(scope, em, clientId, async (record) => {
+    const kept = record.ceilings.find(({ id }) => id === ceilingId);
+    const context = fitContextOf(record, today);
+    const now = context?.ceilings.find(({ id }) => id === ceilingId);
+    if (!kept || !context || !now) return refuse({ code: "no-such-ceiling" });
+    if (factor > 1 && reason === "") return refuse({ code: "loosening-needs-reason" });
+    const id = await addCeiling(scope, em, clientId, {
+      ...kept,
+      value: now.value * factor,
+      raisedBy: kept.raisedBy * factor,
+      source: { kind: "trainer", id: kept.id },
+      fromDay: today,
+      reason,
+    });
+    const isConfirmed = factor < 1 && !isCeilingProvisional(record, context.subject, now); // what held for more holds for less
+    if (isConfirmed) await confirmCeiling(scope, em, clientId, id, today);
+    return { ok: true };
+  });
+
 /** The trainer's yes to a ceiling that calm mornings near it have earned. */
 export const raiseCeiling = (scope: Scope, em: EntityManager, clientId: string, today: Day): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
@@ -111,6 +138,7 @@ export const raiseCeiling = (scope: Scope, em: EntityManager, clientId: string, 
       raisedBy: kept.raisedBy * (value / ceiling.value),
       source: { kind: "history", id: kept.id },
       fromDay: today,
+      reason: "",
     });
     return { ok: true };
   });

@@ -21,6 +21,11 @@ export type Refusal =
         | "already-there"
         | "closed-needs-note"
         | "gate-needs-note"
+        | "loosening-needs-reason"
+        | "no-such-ceiling"
+        | "no-such-protocol"
+        | "screen-before-effort"
+        | "value-unlikely"
         | "not-measured-needs-note"
         | "morning-too-early"
         | "pain-missing"
@@ -36,6 +41,7 @@ export type Refusal =
   | { code: "unknown-lever"; lever: string }
   | { code: "warning-open"; day: string }
   | { code: "plan-forbidden"; name: string }
+  | { code: "value-out-of-range"; min: number; max: number }
   | { code: "day-wrong"; condition: string; problem: string }
   | { code: "screen-missing"; missing: readonly ScreenQuestion[] }
   | { code: "refer-first"; because: readonly string[] }

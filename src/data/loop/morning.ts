@@ -52,7 +52,7 @@ async function confirmCeilings(scope: Scope, em: EntityManager, clientId: string
   const context = record && fitContextOf(record, day);
   if (!context) return;
   for (const ceiling of context.ceilings) {
-    const isNew = ceiling.source.kind === "calm-pose" && !record.confirmedCeilingIds.includes(ceiling.id);
+    const isNew = ceiling.source.kind !== "history" && !record.confirmedCeilingIds.includes(ceiling.id);
     if (isNew && !isCeilingProvisional(record, context.subject, ceiling)) await confirmCeiling(scope, em, clientId, ceiling.id, day);
   }
 }

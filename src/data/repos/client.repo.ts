@@ -1,4 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
+import type { Finding } from "../../core/assess/finding";
 import type { DailyTask } from "../../core/fit/daily";
 import type { CeilingDraft } from "../../core/limits/ceiling";
 import type { Complaint } from "../../core/limits/complaint";
@@ -24,6 +25,7 @@ import {
   ClientRow,
   ComplaintRow,
   DailyHeightRow,
+  FindingRow,
   LimitLiftRow,
   LimitRow,
   PostureRuleRow,
@@ -38,13 +40,16 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select coalesce(jsonb_agg(w.words order by w.first_at), '[]') from (
      select distinct on (w.complaint_id) w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at from complaint w
       where w.studio_id = c.studio_id and w.client_id = c.id order by w.complaint_id, w.created_at desc, w.id desc) w where w.ended_day is null) as complaints,
+  (select coalesce(jsonb_agg(jsonb_build_object('protocol', f.protocol, 'day', f.day)), '[]') from (
+     select protocol, max(day) as day from finding where studio_id = c.studio_id and client_id = c.id group by protocol) f) as "lastFindings",
   (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
   (select r.class from response r where r.studio_id = c.studio_id and r.client_id = c.id order by r.day desc, r.created_at desc limit 1) as "lastResponse",
   (select count(*)::int from (
      select e.id as source_id, e.payload ->> 'sign' as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
       where s.studio_id = c.studio_id and s.client_id = c.id and e.kind = 'warning-sign'
      union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]'
-     union select (n.answers #>> '{signs,id}')::uuid, sign from screen n, jsonb_array_elements_text(n.answers #> '{signs,signs}') sign where n.studio_id = c.studio_id and n.client_id = c.id) said
+     union select (n.answers #>> '{signs,id}')::uuid, sign from screen n, jsonb_array_elements_text(n.answers #> '{signs,signs}') sign where n.studio_id = c.studio_id and n.client_id = c.id
+     union all select f.id, 'spreading-pain' from finding f where f.studio_id = c.studio_id and f.client_id = c.id and f.protocol in ('bend-response', 'arch-response') and f.value = 3) said
     where not exists (select 1 from clearance k where k.studio_id = c.studio_id and k.source_id = said.source_id and k.sign = said.sign)) as "openWarningCount"
 from client c join lateral (select v.* from client_revision v where v.studio_id = c.studio_id and v.client_id = c.id order by v.created_at desc, v.id desc limit 1) v on true
 where c.studio_id = ? order by v.name`;
@@ -79,6 +84,12 @@ export async function reviseClient(scope: Scope, em: EntityManager, { id, ...det
 export async function addScreen(scope: Scope, em: EntityManager, clientId: string, answers: ScreenAnswers, day: Day): Promise<void> {
   await em.insert(ScreenRow, { ...stamp(scope), clientId, day, answers });
   await audit(scope, em, "screened", "client", clientId);
+}
+
+/** A result as it was measured; the ones before stay. */
+export async function addFinding(scope: Scope, em: EntityManager, clientId: string, { id, ...finding }: Finding): Promise<void> {
+  await em.insert(FindingRow, { ...stamp(scope, id), clientId, ...finding });
+  await audit(scope, em, "measured", "finding", id);
 }
 
 /** What hurts, as it is said now; `endedDay` closes it. */
@@ -165,12 +176,12 @@ export async function addCalmPose(
 ): Promise<void> {
   await em.insert(CalmPoseRow, { ...stamp(scope, id), clientId, ...pose, setting: toStored(pose.setting) });
   if (rule) await addPosture(scope, em, clientId, id, pose.day, rule);
-  for (const ceiling of ceilings) await addCeiling(scope, em, clientId, { ...ceiling, calmPoseId: id, raisedBy: 1 });
+  for (const ceiling of ceilings) await addCeiling(scope, em, clientId, { ...ceiling, calmPoseId: id, raisedBy: 1, reason: "" });
   await audit(scope, em, "added", "calm_pose", id);
 }
 
-export async function addCeiling(scope: Scope, em: EntityManager, clientId: string, ceiling: Omit<CeilingFact, "id">): Promise<void> {
-  const { channel, side, value, source, fromDay, isShareMeasured, calmPoseId, raisedBy } = ceiling;
+export async function addCeiling(scope: Scope, em: EntityManager, clientId: string, ceiling: Omit<CeilingFact, "id">): Promise<string> {
+  const { channel, side, value, source, fromDay, isShareMeasured, calmPoseId, raisedBy, reason } = ceiling;
   const row = {
     ...stamp(scope),
     clientId,
@@ -181,13 +192,24 @@ export async function addCeiling(scope: Scope, em: EntityManager, clientId: stri
     sourceId: source.id,
     calmPoseId,
     raisedBy,
+    reason,
     fromDay,
     shareMeasured: isShareMeasured,
     engineVersion: ENGINE_VERSION,
   };
   await em.insert(CeilingRow, row);
   await audit(scope, em, "set", "ceiling", row.id);
+  return row.id;
 }
+
+/** Every ceiling that was ever set for a client, oldest first: what a record keeps of each channel is only the last. */
+export const listCeilings = ({ studioId }: Scope, em: EntityManager, clientId: string): Promise<CeilingFact[]> =>
+  em.execute<CeilingFact[]>(
+    `select id, channel, side, value, jsonb_build_object('kind', source_kind, 'id', source_id) as source, from_day::text as "fromDay",
+            share_measured as "isShareMeasured", calm_pose_id as "calmPoseId", raised_by as "raisedBy", reason
+       from ceiling where studio_id = ? and client_id = ? order by from_day, created_at`,
+    [studioId, clientId],
+  );
 
 /** A calm morning has confirmed it: kept, so that years later nobody needs that morning to know. */
 export async function confirmCeiling(scope: Scope, em: EntityManager, clientId: string, ceilingId: string, day: Day): Promise<void> {

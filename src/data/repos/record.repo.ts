@@ -1,4 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
+import { rangeLimits } from "../../core/assess/range-limits";
 import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
 import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
@@ -40,13 +41,14 @@ export async function loadRecord(
 ): Promise<ClientRecord | null> {
   if (!isUuid(clientId)) return null;
   const [row] = await em.execute<{ record: StoredRecord }[]>(RECORD_SQL, [studioId, clientId, sessionCount]);
-  const { client, screen, limits, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
+  const { client, screen, findings, limits, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
   if (!client) return null;
   return {
-    ...(rest as Omit<ClientRecord, "client" | "screen" | "limits" | "calmPoses" | "rungs" | "sessions">),
+    ...(rest as Omit<ClientRecord, "client" | "screen" | "findings" | "limits" | "calmPoses" | "rungs" | "sessions">),
     client,
     screen: screen ?? {},
-    limits: [...(limits ?? []), ...ruleLimits(screen ?? {})],
+    findings: findings ?? [],
+    limits: [...(limits ?? []), ...ruleLimits(screen ?? {}), ...rangeLimits(findings ?? [])],
     calmPoses: calmPoses?.map(withSetting<CalmPoseFact>) ?? [],
     rungs: rungs?.map(withSetting<RungFact>) ?? [],
     sessions: sessions?.map(sessionFrom) ?? [],

@@ -42,6 +42,8 @@ said as (
   union all
   select r.id, sign, r.day, r.created_at from response r join mine using (studio_id, client_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
   union all
+  select f.id, 'spreading-pain', f.day, f.created_at from finding f join mine using (studio_id, client_id) where f.protocol in ('bend-response', 'arch-response') and f.value = 3
+  union all
   select n.id, n.sign, n.day, n.at from (
     select (s.answers #>> '{signs,id}')::uuid as id, sign, (s.answers #>> '{signs,day}')::date as day, min(s.created_at) as at
       from screen s join mine using (studio_id, client_id), jsonb_array_elements_text(s.answers #> '{signs,signs}') sign group by 1, 2, 3) n
@@ -64,12 +66,14 @@ select jsonb_build_object(
     from calm_pose p join mine using (studio_id, client_id) where p.id in (select calm_pose_id from standing union select id from measured_shin)),
   'postures', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'day', r.day, 'rule', r.rule)), '[]')
     from (select r.* from posture_rule r join mine using (studio_id, client_id) order by r.day desc, r.created_at desc limit 1) r),
+  'findings', (select coalesce(jsonb_agg(jsonb_build_object('id', f.id, 'day', f.day, 'protocol', f.protocol, 'side', f.side, 'value', f.value, 'setUp', f.set_up, 'note', f.note) order by f.day, f.created_at), '[]')
+    from (select distinct on (f.protocol, f.side, f.day) f.* from finding f join mine using (studio_id, client_id) order by f.protocol, f.side, f.day, f.created_at desc) f),
   'limits', (select coalesce(jsonb_agg(jsonb_build_object('id', l.id, 'rule', l.rule, 'side', l.side, 'owner', jsonb_build_object('kind', l.owner_kind, 'name', l.owner_name), 'fromDay', l.from_day, 'untilDay', l.until_day,
         'lift', (select jsonb_build_object('kind', t.kind, 'by', t.by, 'role', t.role, 'day', t.day, 'reason', t.reason) from limit_lift t
                   where t.studio_id = l.studio_id and t.limit_id = l.id order by t.created_at desc limit 1)) order by l.created_at), '[]')
     from client_limit l join mine using (studio_id, client_id)),
   'ceilings', (select coalesce(jsonb_agg(jsonb_build_object('id', c.id, 'channel', c.channel, 'side', c.side, 'value', c.value, 'source', jsonb_build_object('kind', c.source_kind, 'id', c.source_id),
-        'fromDay', c.from_day, 'isShareMeasured', c.share_measured, 'calmPoseId', c.calm_pose_id, 'raisedBy', c.raised_by) order by c.from_day, c.created_at), '[]') from standing c),
+        'fromDay', c.from_day, 'isShareMeasured', c.share_measured, 'calmPoseId', c.calm_pose_id, 'raisedBy', c.raised_by, 'reason', c.reason) order by c.from_day, c.created_at), '[]') from standing c),
   'confirmedCeilingIds', (select coalesce(jsonb_agg(distinct f.ceiling_id), '[]') from ceiling_confirmation f join standing c on c.studio_id = f.studio_id and c.id = f.ceiling_id),
   'rungs', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'day', r.day, 'pattern', r.pattern, 'variationId', r.variation_id, 'side', r.side, 'setting', r.setting,
         'demands', coalesce(d.channels, '[]'), 'useFraction', d.use_fraction)), '[]')

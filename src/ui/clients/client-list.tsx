@@ -2,12 +2,14 @@
 import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
+import { retestsOf } from "../../core/assess/finding";
 import type { Day } from "../../core/day";
 import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";
 import { Page, Row, Soft } from "../kit/layout";
 import { ageOn, agoText } from "../text/day-text";
+import { overdueText } from "../text/protocol-text";
 import { responseText } from "../text/decision-text";
 import { color, media, size } from "../theme/tokens";
 import { Cushion } from "./cushion";
@@ -58,6 +60,18 @@ const Alarm = styled.strong`
   color: ${color.oxide};
 `;
 
+/** How many measures are due again, where any are. */
+function Overdue({ line, today }: { line: ClientLine; today: Day }) {
+  const count = retestsOf(line.lastFindings, today).filter(({ isOverdue }) => isOverdue).length;
+  if (count === 0) return null;
+  return (
+    <>
+      <br />
+      <Soft>{overdueText(count)}</Soft>
+    </>
+  );
+}
+
 /** The studio's clients; one line each, one tap to Fit. */
 export function ClientList(props: {
   clients: readonly ClientLine[];
@@ -99,6 +113,7 @@ export function ClientList(props: {
               <span>
                 {client.openWarningCount > 0 && <Alarm>Warning sign open</Alarm>}
                 {client.complaints.join("; ")}
+                <Overdue line={client} today={today} />
                 {client.archivedDay !== null && <Soft> Put away.</Soft>}
               </span>
               <Soft>{client.goal}</Soft>

@@ -9,7 +9,7 @@ import { DEFAULT_KIT } from "../../core/fit/context";
 import { type LimitedBy, SITES } from "../../core/limits/complaint";
 import type { Side } from "../../core/mechanics/channels";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
-import { leversOf, type OwnRange, startSetting } from "../../core/templates/form";
+import { leversOf, type OwnRange, rangeOf, startSetting } from "../../core/templates/form";
 import { LEVERS, type Setting, withLever } from "../../core/templates/lever";
 import { poseOf } from "../../core/templates/pose";
 import type { Subject } from "../../core/templates/template";
@@ -34,6 +34,15 @@ const ROWS = CATALOGUE.filter(({ template, isRetired }) => template !== "no-mode
   id,
   label: name,
 }));
+
+const RAISED = "raised-sit-to-stand";
+/** Rows a calm seat can be kept as: the first that has the height in its range. */
+const SEAT_ROWS = [RAISED, "very-high-sit-to-stand", "plain-chair-sit-to-stand"] as const;
+const seatRow = (subject: Subject, heightM: number): string =>
+  SEAT_ROWS.find((id) => {
+    const range = rangeOf(subject, variationById(id), "seatHeightM");
+    return range && heightM >= range.min - 1e-9 && heightM <= range.max + 1e-9;
+  }) ?? RAISED;
 
 /** A number that may be left unmeasured. */
 function MaybeNumber(props: {
@@ -96,18 +105,21 @@ export function CalmPoseForm({
   clientId,
   subject,
   units,
+  given: found,
   onDone,
 }: {
   clientId: string;
   subject: Subject;
   units: UnitSystem;
+  /** A calm seat found on Assess. */
+  given?: { side: Side; heightM: number };
   onDone: () => void;
 }) {
   const [id] = useState(() => newUuid()); // made here: sent twice, it is one calm pose
-  const [side, setSide] = useState<Side>(subject.leadSide);
+  const [side, setSide] = useState<Side>(found?.side ?? subject.leadSide);
   const [limitedBy, setLimitedBy] = useState<LimitedBy>("kneecap");
-  const [variationId, setVariationId] = useState<string>("raised-sit-to-stand");
-  const [given, setGiven] = useState<Setting>({});
+  const [variationId, setVariationId] = useState<string>(() => (found ? seatRow(subject, found.heightM) : RAISED));
+  const [given, setGiven] = useState<Setting>(found ? { seatHeightM: found.heightM } : {});
   const [sharePercent, setSharePercent] = useState<number | null>(null);
   const [shankLeanDeg, setShankLeanDeg] = useState<number | null>(null);
   const [trunkLeanDeg, setTrunkLeanDeg] = useState<number | null>(null);

@@ -2,33 +2,32 @@
 import Link from "next/link";
 import { isScreenLimit } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
-import { type ReactNode, useState } from "react";
+import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
-import { liftLimitAction, raiseCeilingAction } from "../../actions/limits";
+import { liftLimitAction } from "../../actions/limits";
 import type { BodyMeasure } from "../../core/body/body";
+import type { CeilingRow } from "../../core/fit/ceiling-table";
+import { isMeasuredLimit } from "../../core/assess/range-limits";
 import type { DailyTask } from "../../core/fit/daily";
-import type { Ceiling } from "../../core/limits/ceiling";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day } from "../../core/day";
 import { isBinding, type Lift, type Limit, limitState } from "../../core/limits/limit";
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Warning } from "../../core/progress/warning";
-import type { ClientProfile } from "../../core/record/record";
+import type { CalmPoseFact, CeilingFact, ClientProfile } from "../../core/record/record";
 import type { Subject } from "../../core/templates/template";
 import { Button } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
-import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Card, Columns, Page, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { Ask, Why } from "../kit/why";
-import { channelValueText, jointText } from "../text/channel-text";
-import { dayText } from "../text/day-text";
-import { poseFailureText } from "../text/fit-text";
-import { capital, limitText } from "../text/limit-text";
+import { Ask } from "../kit/why";
+import { limitText } from "../text/limit-text";
 import { color } from "../theme/tokens";
 import { BodyCard } from "./body-card";
 import { CalmPoseForm } from "./calm-pose-form";
+import { CeilingsCard } from "./ceilings-card";
 import { ClearanceCard } from "./clearance-card";
 import { DailyCard } from "./daily-card";
 import { DetailsCard } from "./details-card";
@@ -47,9 +46,9 @@ export interface LimitsScreenProps {
   client: ClientProfile;
   complaints: readonly Complaint[];
   limits: readonly Limit[];
-  ceilings: readonly Ceiling[];
-  unusable: readonly { ceiling: Omit<Ceiling, "value">; reason: string }[];
-  provisional: readonly string[];
+  rows: readonly CeilingRow[];
+  history: readonly CeilingFact[];
+  calmPoses: readonly CalmPoseFact[];
   proposal: { ceilingId: string; value: number } | null;
   subject: Subject | null;
   measure: BodyMeasure | null;
@@ -107,52 +106,11 @@ function LiftForm({
   );
 }
 
-function CeilingLine(props: { ceiling: Ceiling; isProvisional: boolean; units: UnitSystem; children?: ReactNode }) {
-  const { ceiling, isProvisional, units, children } = props;
-  const { channel, side, value, source, fromDay, isShareMeasured } = ceiling;
-  const from = source.kind === "calm-pose" ? "a calm pose" : "calm mornings near it";
-  return (
-    <Line>
-      <span>
-        <strong>{capital(jointText(channel, side))}</strong>
-        <br />
-        <Soft>
-          from {from}, {dayText(fromDay)}
-          {isProvisional ? ", provisional until a calm morning" : ""}
-        </Soft>
-      </span>
-      <Row>
-        {children}
-        <Why title={`Ceiling of the ${jointText(channel, side)}`} about={`Why this ceiling of the ${jointText(channel, side)}`}>
-          <p>
-            {channelValueText(channel, value, units)} in the model, computed anew today from the calm pose under today&apos;s shin rule:
-            good for comparing set-ups on this client, not an absolute limit.
-          </p>
-          <p>
-            The weight under that leg was{" "}
-            {isShareMeasured
-              ? "measured."
-              : "not measured: a guarded leg carries less than it looks, and the least plausible share is the safer ceiling."}
-          </p>
-          {channel === "kneecapStress" && (
-            <p>
-              Kneecap figures are not to be trusted past 90° of bend. There the knee&apos;s moment stands in for it, so that deeper never
-              reads easier.
-            </p>
-          )}
-        </Why>
-      </Row>
-    </Line>
-  );
-}
-
 /** Limits with their owners, and the ceilings with where they came from. */
 export function LimitsScreen(props: LimitsScreenProps) {
-  const { client, complaints, limits, ceilings, unusable, provisional, proposal, subject, measure, dailyTasks, warnings, today, units } =
-    props;
+  const { client, complaints, limits, proposal, subject, measure, dailyTasks, warnings, today, units } = props;
   const clientId = client.id;
   const [open, setOpen] = useState<"limit" | "calm-pose" | Limit | null>(null);
-  const raising = useStep();
   const close = (): void => setOpen(null);
   return (
     <Page>
@@ -160,6 +118,10 @@ export function LimitsScreen(props: LimitsScreenProps) {
         {warnings.map((warning) => (
           <ClearanceCard key={`${warning.sourceId} ${warning.sign}`} clientId={clientId} warning={warning} />
         ))}
+        <CeilingsCard
+          {...{ clientId, rows: props.rows, history: props.history, calmPoses: props.calmPoses, proposal, subject, today, units }}
+          onMeasure={() => setOpen("calm-pose")}
+        />
         <Columns $template="1fr 1fr">
           <Card aria-label="Limits">
             <Row style={{ justifyContent: "space-between" }}>
@@ -181,6 +143,8 @@ export function LimitsScreen(props: LimitsScreenProps) {
                   {isBinding(limit, today) &&
                     (isScreenLimit(limit) ? (
                       <Link href={`/clients/${clientId}/screen`}>Why, and how it is set aside</Link>
+                    ) : isMeasuredLimit(limit) ? (
+                      <Link href={`/clients/${clientId}/assess`}>Measure again</Link>
                     ) : (
                       <Button onPress={() => setOpen(limit)}>Lift or take back</Button>
                     ))}
@@ -189,43 +153,6 @@ export function LimitsScreen(props: LimitsScreenProps) {
             </ul>
             {limits.length === 0 && <p style={{ marginTop: 10 }}>No limits. Ask the client, and whoever treats them.</p>}
           </Card>
-          <Card aria-label="Ceilings">
-            <Row style={{ justifyContent: "space-between" }}>
-              <Title>Ceilings</Title>
-              <Button isDisabled={!subject} onPress={() => setOpen("calm-pose")}>
-                Measure a calm seat
-              </Button>
-            </Row>
-            <ul style={{ marginTop: 10 }}>
-              {ceilings.map((ceiling) => (
-                <CeilingLine key={ceiling.id} ceiling={ceiling} units={units} isProvisional={provisional.includes(ceiling.id)}>
-                  {proposal?.ceilingId === ceiling.id && (
-                    <Button
-                      $tone="primary"
-                      isDisabled={raising.isTaking}
-                      onPress={() => raising.take((stepId) => raiseCeilingAction(clientId, stepId))}
-                    >
-                      Raise by 5%
-                    </Button>
-                  )}
-                </CeilingLine>
-              ))}
-            </ul>
-            {unusable.map(({ ceiling, reason }) => (
-              <p key={ceiling.id} style={{ marginTop: 8 }}>
-                <strong>{capital(jointText(ceiling.channel, ceiling.side))}: cannot be compared today.</strong>{" "}
-                {capital(poseFailureText(reason))}. Measure its calm pose again; until then nothing that asks of it is open.
-              </p>
-            ))}
-            <Problem text={raising.problem} />
-            {ceilings.length === 0 && unusable.length === 0 && (
-              <p style={{ marginTop: 10 }}>
-                None yet. The lowest seat that stays quiet sets the ceiling for the joint that said stop, and for no other.
-              </p>
-            )}
-          </Card>
-        </Columns>
-        <Columns $template="1fr 1fr">
           <DetailsCard client={client} complaints={complaints} today={today} />
           {measure && (
             <BodyCard clientId={clientId} measure={measure} posture={props.posture} isShinMeasured={props.isShinMeasured} units={units} />

@@ -91,6 +91,7 @@ function Mark() {
 
 const STATIONS = [
   { path: "screen", name: "Screen" },
+  { path: "assess", name: "Assess" },
   { path: "limits", name: "Limits" },
   { path: "fit", name: "Fit" },
   { path: "floor", name: "Floor" },

@@ -4,8 +4,10 @@ import Link from "next/link";
 import styled from "styled-components";
 import type { Warning } from "../../core/progress/warning";
 import type { Day } from "../../core/day";
+import { isTelling } from "../../core/assess/range-limits";
 import { isBinding, type Limit, limitState } from "../../core/limits/limit";
 import { warningText } from "../text/decision-text";
+import { overdueText } from "../text/protocol-text";
 import { limitText } from "../text/limit-text";
 import { color, size } from "../theme/tokens";
 
@@ -50,9 +52,12 @@ export function LimitsBar(props: {
   today: Day;
   units: UnitSystem;
   last: string;
+  /** Measures that are due again. */
+  overdueCount: number;
 }) {
-  const { clientId, limits, warnings, today, units, last } = props;
-  const binding = limits.filter((limit) => isBinding(limit, today));
+  const { clientId, limits, warnings, today, units, last, overdueCount } = props;
+  const inForce = limits.filter((limit) => isBinding(limit, today));
+  const binding = inForce.filter((limit) => isTelling(limit, inForce));
   return (
     <Bar aria-label="Limits in force">
       {warnings.length > 0 && (
@@ -70,7 +75,14 @@ export function LimitsBar(props: {
           </Chip>
         ))}
       </List>
-      <Right>{last}</Right>
+      <Right>
+        {overdueCount > 0 && (
+          <>
+            <Link href={`/clients/${clientId}/assess`}>{overdueText(overdueCount)}</Link>.{" "}
+          </>
+        )}
+        {last}
+      </Right>
     </Bar>
   );
 }

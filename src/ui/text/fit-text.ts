@@ -7,7 +7,7 @@ import { unreachable } from "../../core/reasons";
 import type { LeverId } from "../../core/templates/lever";
 import { channelName, jointText, sideText } from "./channel-text";
 import { equipmentText, leverPhrase } from "./lever-text";
-import { capital, limitAmountText, limitChannelName, limitRuleText, siteName, traitName } from "./limit-text";
+import { capital, limitAmountText, limitChannelName, limitRuleText, ownerText, siteName, traitName } from "./limit-text";
 import { angleText, massText, percentRangeText, percentText } from "./quantity-text";
 
 const POSE_FAILURES: Readonly<Record<string, string>> = {
@@ -34,7 +34,8 @@ const POSE_FAILURES: Readonly<Record<string, string>> = {
 export const poseFailureText = (reason: string): string => POSE_FAILURES[reason] ?? "this body cannot be held like that";
 
 const loadText = (use: Use): string => `${jointText(use.channel, use.side)} is asked ${percentRangeText(use.low, use.high)} of its ceiling`;
-const ownerOf = (limits: readonly Limit[], limitId: string): string => limits.find(({ id }) => id === limitId)?.owner.name ?? "a limit";
+const ownerIn = (limit: Limit | undefined): string => (limit ? ownerText(limit) : "a limit");
+const ownerOf = (limits: readonly Limit[], limitId: string): string => ownerIn(limits.find(({ id }) => id === limitId));
 
 /** One reason, as a sentence for the trainer. */
 export function fitReasonText(reason: FitReason, limits: readonly Limit[], units: UnitSystem = "metric"): string {
@@ -99,7 +100,7 @@ export function openingText(opening: Opening, limits: readonly Limit[], units: U
     case "limit-ends": {
       const limit = limits.find(({ id }) => id === opening.limitId);
       return limit
-        ? `opens when ${limit.owner.name} lifts: ${limitRuleText(limit.rule, limit.side, units).toLowerCase()}`
+        ? `opens when this is lifted: ${limitRuleText(limit.rule, limit.side, units).toLowerCase()}, ${ownerText(limit)}`
         : "opens when its limit is lifted";
     }
     case "ceiling-rises":

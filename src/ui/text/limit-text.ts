@@ -2,11 +2,14 @@ import type { UnitSystem } from "../../core/units";
 import type { Site } from "../../core/limits/complaint";
 import type { ClinicianRole } from "../../core/limits/clinician";
 import type { Day } from "../../core/day";
+import { isMeasuredLimit } from "../../core/assess/range-limits";
 import { isScreenLimit } from "../../core/screen/screen";
 import { type Limit, type LimitChannelId, type LimitRule, limitState } from "../../core/limits/limit";
 import { unreachable } from "../../core/reasons";
 import type { Trait } from "../../core/templates/template";
 import { dayText } from "./day-text";
+import { protocolName } from "./protocol-text";
+import { ruleText } from "./screen-text";
 import { angleText, handText, percentText } from "./quantity-text";
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -73,10 +76,16 @@ export function limitRuleText(rule: LimitRule, side: Limit["side"], units: UnitS
   }
 }
 
+/** Whose a limit is: a person's name, the rule's own words, or what was measured. */
+export function ownerText(limit: Limit): string {
+  if (isMeasuredLimit(limit)) return `measured, ${protocolName(limit.owner.name).toLowerCase()}`;
+  return isScreenLimit(limit) ? `by rule: ${ruleText(limit.owner.name).replace(/\.$/, "")}` : limit.owner.name;
+}
+
 /** "Right knee bend to 95°, knee surgeon, until 12 Jan" */
 export function limitText(limit: Limit, today: Day, units: UnitSystem = "metric"): string {
   const { rule, side, owner, untilDay, fromDay, lift } = limit;
-  const head = `${limitRuleText(rule, side, units)}, ${isScreenLimit(limit) ? "by rule" : owner.name}`;
+  const head = `${limitRuleText(rule, side, units)}, ${isScreenLimit(limit) ? "by rule" : isMeasuredLimit(limit) ? `measured ${dayText(fromDay)}` : owner.name}`;
   const state = limitState(limit, today);
   switch (state) {
     case "in-force":

@@ -17,6 +17,11 @@ const PLAIN: Readonly<Record<string, string>> = {
   "no-such-complaint": "This complaint is not this client's.",
   "already-decided": "This was decided already, perhaps on another tablet. Reload to see it.",
   "already-there": "This is there already.",
+  "loosening-needs-reason": "A looser ceiling needs a reason: a few words are enough.",
+  "no-such-ceiling": "This ceiling does not count any more, perhaps it was set anew on another tablet. Reload to see it.",
+  "no-such-protocol": "There is no such measurement on this side.",
+  "screen-before-effort": "Nothing that tires is measured before the questions under Screen are answered.",
+  "value-unlikely": "This is hardly ever seen. Look again before it is kept.",
   "closed-needs-note": "This is past a ceiling or a guard rail. Say why you keep it all the same.",
   "gate-needs-note": "This asks more than the rung in force, and the gate has not opened. Say why you keep it all the same.",
   "not-measured-needs-note": "Nothing has been measured yet that could say whether this is too much. Say why you start with it.",
@@ -66,6 +71,8 @@ export function refusalText(
     case "screen-missing":
     case "refer-first":
       return "Nothing is trained before the questions under Screen are answered, and a clinician has looked where they say so.";
+    case "value-out-of-range":
+      return `This cannot be: it goes from ${min ?? ""} to ${max ?? ""}. Count and unit right?`;
     case "day-wrong":
       return `${condition === "clearance" ? "The clearance" : conditionText(condition)}: ${DAYS[problem] ?? "this day cannot be"}.`;
     case "pose-impossible":

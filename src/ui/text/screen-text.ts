@@ -131,6 +131,22 @@ const SOURCES: Readonly<Record<string, string>> = {
   "sinaki-1984": "Sinaki and Mikkelsen 1984",
   "williams-2007": "AHA statement on resistance exercise, 2007",
   "colberg-2016": "ADA position statement 2016",
+  "rikli-jones-1999": "Rikli and Jones 1999",
+  "bohannon-2006": "Bohannon 2006, five rises",
+  "bohannon-2006-tug": "Bohannon 2006, up and go",
+  "bohannon-2011": "Bohannon and Williams Andrews 2011",
+  "springer-2007": "Springer and others 2007",
+  "piva-2006": "Piva and others 2006",
+  "lunsford-1995": "Lunsford and Perry 1995",
+  "bennell-1998": "Bennell and others 1998",
+  "powden-2015": "Powden and others 2015",
+  "roach-miles-1991": "Roach and Miles 1991",
+  "boone-1978": "Boone and others 1978",
+  "mcgill-2002": "McGill 2002, young adults",
+  "gill-2008": "Gill and McBurney 2008",
+  "goldberg-2012": "Goldberg and others 2012",
+  "kennedy-2005": "Kennedy and others 2005",
+  "perera-2006": "Perera and others 2006",
 };
 export function sourceText(source: RuleSource): string {
   switch (source.kind) {

@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
+import { retestsOf } from "../../../core/assess/finding";
 import { openWarningsOf } from "../../../core/record/derive";
 import { requireRecord } from "../../../server/record";
 import { requireSignedIn } from "../../../server/session";
@@ -41,6 +42,7 @@ export default async function ClientLayout({ params, children }: Props) {
         warnings={openWarningsOf(record)}
         today={today}
         units={unitSystem}
+        overdueCount={retestsOf(record.findings, today).filter(({ isOverdue }) => isOverdue).length}
         last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"}
       />
       <ModelLinked href={`/clients/${client.id}/model`}>{children}</ModelLinked>

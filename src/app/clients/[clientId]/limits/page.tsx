@@ -1,25 +1,36 @@
+import { ceilingTable } from "../../../../core/fit/ceiling-table";
 import { fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import { ceilingProposal, isCeilingProvisional } from "../../../../core/record/history";
 import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
+import { readStudio } from "../../../../data/orm";
+import { listCeilings } from "../../../../data/repos/client.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { LimitsScreen } from "../../../../ui/limits/limits-screen";
 
 export default async function LimitsPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const { today, unitSystem } = await requireSignedIn();
+  const { scope, today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
+  const history = await readStudio(scope.studioId, (em) => listCeilings(scope, em, clientId));
   const context = fitContextOf(record, today);
-  const ceilings = context?.ceilings ?? [];
+  const provisional = (context?.ceilings ?? []).filter((ceiling) => context && isCeilingProvisional(record, context.subject, ceiling));
   const proposal = context && ceilingProposal(record, context);
   return (
     <LimitsScreen
       client={record.client}
       complaints={record.complaints}
       limits={record.limits}
-      ceilings={ceilings}
-      unusable={context?.unusable ?? []}
-      provisional={context ? ceilings.filter((ceiling) => isCeilingProvisional(record, context.subject, ceiling)).map(({ id }) => id) : []}
+      rows={
+        context
+          ? ceilingTable(
+              context,
+              provisional.map(({ id }) => id),
+            )
+          : []
+      }
+      history={history}
+      calmPoses={record.calmPoses}
       proposal={proposal && { ceilingId: proposal.ceiling.id, value: proposal.value }}
       subject={context?.subject ?? null}
       measure={bodyMeasureOf(record)}

@@ -1,0 +1,126 @@
+import { bodyFromMeasure } from "../src/core/body/body";
+import { CATALOGUE, isInCatalogue, variationById } from "../src/core/catalogue/catalogue";
+import { STUDIES } from "../src/core/catalogue/studies.data";
+import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext } from "../src/core/fit/context";
+import { type Ceiling, ceilingsFromCalmPose } from "../src/core/limits/ceiling";
+import { isBack } from "../src/core/limits/complaint";
+import { DEFAULT_POSTURE } from "../src/core/mechanics/posture";
+import type { Issue } from "../src/core/reasons";
+import { type Form, leversOf, type OwnRange, settingProblems } from "../src/core/templates/form";
+import { type LeverId, LEVERS } from "../src/core/templates/lever";
+import type { Subject } from "../src/core/templates/template";
+import { type FitInput, type PlaceInput } from "../src/schemas/core-input.schema";
+import type { SubjectInput } from "../src/schemas/subject.schema";
+
+/** One client as the command line reads one: body, place, range and everything that decides what fits. */
+
+/** More values than this on one lever is a slip of the pen, not a kit. */
+const MOST_STEPS = 5000;
+
+export const subjectFrom = ({ body, posture = DEFAULT_POSTURE, leadSide }: SubjectInput): Subject => ({
+  body: bodyFromMeasure(body),
+  posture,
+  leadSide,
+});
+/** A row of the catalogue, or a study of the model. */
+const formOf = (id: string): Form | undefined => (isInCatalogue(id) ? variationById(id) : STUDIES.find((study) => study.id === id));
+export function formById(id: string): Form {
+  const form = formOf(id);
+  if (!form) throw new RangeError(id); // ids were checked on the way in
+  return form;
+}
+
+/** What is wrong with a place on this body: no such row, levers of another, values out of its range. */
+export function placeIssues(subject: Subject, { variationId, setting }: PlaceInput, path: string, onlyCatalogue: boolean): Issue[] {
+  const form = onlyCatalogue && !isInCatalogue(variationId) ? undefined : formOf(variationId);
+  if (!form) {
+    const allowed = [...CATALOGUE, ...(onlyCatalogue ? [] : STUDIES)].map(({ id }) => id);
+    return [{ path: `${path}variationId`, code: "any.only", allowed }];
+  }
+  return settingProblems(subject, form, setting).map((problem): Issue => {
+    const at = `${path}setting.${problem.lever}`;
+    if (problem.code === "unknown-lever") return { path: at, code: "object.unknown", allowed: form.levers.map(({ lever }) => lever) };
+    const value = setting[problem.lever] ?? NaN;
+    return value < problem.min
+      ? { path: at, code: "number.min", limit: problem.min }
+      : { path: at, code: "number.max", limit: problem.max };
+  });
+}
+
+interface LeverAsked {
+  lever: LeverId;
+  low?: number;
+  high?: number;
+  increment?: number;
+}
+/** A form's lever over the range asked for, or its own. */
+export function rangeAsked(
+  subject: Subject,
+  form: Form,
+  { lever, low, high, increment }: LeverAsked,
+): (OwnRange & { increment: number }) | null {
+  const row = leversOf(subject, form).find((each) => each.lever === lever);
+  return row ? { ...row, min: low ?? row.min, max: high ?? row.max, increment: increment ?? LEVERS[lever].increment } : null;
+}
+export function leverIssues(subject: Subject, place: PlaceInput, asked: LeverAsked, path: string): Issue[] {
+  const form = formOf(place.variationId);
+  const range = form && rangeAsked(subject, form, asked);
+  if (!form) return [];
+  if (!range) return [{ path: `${path}lever`, code: "any.only", allowed: form.levers.map(({ lever }) => lever) }];
+  return (range.max - range.min) / range.increment > MOST_STEPS
+    ? [{ path: `${path}increment`, code: "number.steps", limit: MOST_STEPS }]
+    : [];
+}
+
+function ceilingsFrom(subject: Subject, { calmPose, ceilings = [], today }: FitInput): { ceilings: Ceiling[]; issues: Issue[] } {
+  if (!calmPose) return { ceilings, issues: [] };
+  const form = formOf(calmPose.variationId);
+  if (!form) return { ceilings, issues: placeIssues(subject, calmPose, "calmPose.", true) };
+  const unknown = settingProblems(subject, form, calmPose.setting).filter(({ code }) => code === "unknown-lever");
+  if (unknown.length > 0)
+    return { ceilings, issues: unknown.map(({ lever }) => ({ path: `calmPose.setting.${lever}`, code: "object.unknown" })) };
+  const calibration = ceilingsFromCalmPose(subject, { ...calmPose, id: "calm-pose", day: today, form });
+  if (!calibration.ok) {
+    const { reason, channel } = calibration;
+    return { ceilings, issues: [{ path: "calmPose", code: reason, ...(channel ? { allowed: [channel] } : {}) }] };
+  }
+  return { ceilings: [...ceilings, ...calibration.ceilings.map((ceiling, i) => ({ ...ceiling, id: `calm-pose-${i}` }))], issues: [] };
+}
+
+function incrementIssues({ increments = {} }: FitInput, subject: Subject): Issue[] {
+  const widest = (lever: LeverId): number =>
+    Math.max(
+      0,
+      ...CATALOGUE.flatMap((form) => leversOf(subject, form).filter((range) => range.lever === lever)).map(({ min, max }) => max - min),
+    );
+  return (Object.entries(increments) as [LeverId, number][]).flatMap(([lever, increment]) =>
+    widest(lever) / increment > MOST_STEPS ? [{ path: `increments.${lever}`, code: "number.steps", limit: MOST_STEPS }] : [],
+  );
+}
+export const fitIssues = (input: FitInput): Issue[] => {
+  const subject = subjectFrom(input);
+  return [...ceilingsFrom(subject, input).issues, ...incrementIssues(input, subject)];
+};
+
+export function contextFrom(input: FitInput): FitContext {
+  const subject = subjectFrom(input);
+  const { complaints = [], careful = [] } = input;
+  return {
+    subject,
+    complaints,
+    careful: complaints.some(({ site }) => isBack(site)) ? [...new Set([...careful, "back" as const])] : careful,
+    limits: input.limits ?? [],
+    ceilings: ceilingsFrom(subject, input).ceilings,
+    unusable: [],
+    calmLoads: input.calmLoads ?? {},
+    ownRange: input.ownRange ?? {},
+    today: input.today,
+    kit: {
+      ...DEFAULT_KIT,
+      increments: { ...DEFAULT_KIT.increments, ...input.increments },
+      equipment: input.equipment ?? DEFAULT_KIT.equipment,
+    },
+    school: DEFAULT_SCHOOL,
+    targetUseFraction: input.targetUseFraction ?? DEFAULT_TARGET_USE,
+  };
+}

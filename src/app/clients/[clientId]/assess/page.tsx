@@ -1,0 +1,53 @@
+import { adviceOf } from "../../../../core/assess/advice";
+import { retestsOf } from "../../../../core/assess/finding";
+import { type Assessed, closedBy, pickProtocols } from "../../../../core/assess/pick";
+import { PROTOCOLS } from "../../../../core/assess/protocols.data";
+import { openWarningsOf } from "../../../../core/record/derive";
+import { bodyMeasureOf, subjectOf } from "../../../../core/record/subject";
+import { screenGate } from "../../../../core/screen/screen";
+import { requireRecord } from "../../../../server/record";
+import { requireSignedIn } from "../../../../server/session";
+import { AssessScreen } from "../../../../ui/assess/assess-screen";
+import { ageOn } from "../../../../ui/text/day-text";
+
+export default async function AssessPage({ params }: { params: Promise<{ clientId: string }> }) {
+  const { clientId } = await params;
+  const { today, unitSystem } = await requireSignedIn();
+  const record = await requireRecord(clientId);
+  const { client, screen, complaints, limits, findings, dailyTasks } = record;
+  const signs = openWarningsOf(record).map(({ sign }) => sign);
+  const body = bodyMeasureOf(record);
+  const age = ageOn(client.birthYear, today);
+  const assessed: Assessed = {
+    age,
+    screen,
+    complaints,
+    tasks: dailyTasks.map(({ kind }) => kind),
+    limits,
+    findings,
+    gate: screenGate(screen, today, signs).state,
+    today,
+  };
+  const closed = PROTOCOLS.flatMap((protocol) => {
+    const by = closedBy(protocol, assessed);
+    return by ? [[protocol.id, by] as const] : [];
+  });
+  return (
+    <AssessScreen
+      clientId={clientId}
+      whom={{ age, sex: client.sex, massKg: body?.massKg ?? null, statureM: body?.heightM ?? null }}
+      findings={findings}
+      picked={pickProtocols(assessed)}
+      closed={Object.fromEntries(closed)}
+      advice={adviceOf(findings, screen)}
+      retests={retestsOf(findings, today)}
+      complaints={complaints}
+      limits={limits}
+      subject={subjectOf(record)}
+      cushionM={record.cushionM}
+      chairs={dailyTasks.filter(({ kind }) => kind === "seat")}
+      today={today}
+      units={unitSystem}
+    />
+  );
+}

@@ -1,0 +1,59 @@
+import type { Limit, LimitChannelId } from "../limits/limit";
+import type { RailChannelId } from "../limits/rails";
+import type { ChannelSide } from "../mechanics/channels";
+import { type Finding, latestOf } from "./finding";
+
+const MEASURED = "measured ";
+/** Whether a limit is this client's own measured range: measuring again moves it. */
+export const isMeasuredLimit = ({ id }: Pick<Limit, "id">): boolean => id.startsWith(MEASURED);
+
+/** Ranges that nothing planned goes past. A pelvis that tucks caps the bend of both hips. */
+const CAPS: readonly { protocol: string; channel: LimitChannelId & RailChannelId; sides: readonly ChannelSide[] }[] = [
+  { protocol: "knee-bend", channel: "kneeFlexion", sides: ["left", "right"] },
+  { protocol: "hip-bend", channel: "hipFlexion", sides: ["left", "right"] },
+  { protocol: "tuck", channel: "hipFlexion", sides: ["both"] },
+];
+
+/** The client's own measured ranges as limits like any other; the latest of each counts. */
+export function rangeLimits(findings: readonly Finding[]): Limit[] {
+  return CAPS.flatMap(({ protocol, channel, sides }) =>
+    sides.flatMap((side): Limit[] => {
+      const found = latestOf(findings, protocol, side);
+      if (!found) return [];
+      return [
+        {
+          id: `${MEASURED}${protocol} ${side}`,
+          rule: { kind: "most", channel, most: found.value },
+          side,
+          owner: { kind: "measure", name: protocol },
+          fromDay: found.day,
+          untilDay: null,
+          lift: null,
+        },
+      ];
+    }),
+  );
+}
+
+/** Measured bends: a guard rail does not stop short of what this client has been measured to have, on the worse side. */
+export function measuredRange(findings: readonly Finding[]): Partial<Record<RailChannelId, number>> {
+  const least: Partial<Record<RailChannelId, number>> = {};
+  for (const { protocol, channel, sides } of CAPS) {
+    const found = sides.map((side) => latestOf(findings, protocol, side));
+    if (found.some((finding) => finding === null)) continue; // a side nobody measured lends nothing
+    const values = found.map((finding) => finding?.value ?? 0);
+    least[channel] = Math.min(least[channel] ?? Infinity, ...values);
+  }
+  return least;
+}
+
+/** Below these a measured bend is short enough to be kept in view. Ours. */
+const TELLING_BELOW: Readonly<Partial<Record<LimitChannelId, number>>> = { kneeFlexion: 120, hipFlexion: 110 };
+/** Whether a measured range is worth a place beside what people have said: short, and not covered by something stricter. */
+export function isTelling(limit: Limit, inForce: readonly Limit[]): boolean {
+  const { rule, side } = limit;
+  if (!isMeasuredLimit(limit) || rule.kind !== "most") return true;
+  const isStricter = ({ id, rule: other, side: on }: Limit): boolean =>
+    id !== limit.id && other.kind === "most" && other.channel === rule.channel && (on === side || on === "both") && other.most <= rule.most;
+  return rule.most < (TELLING_BELOW[rule.channel] ?? Infinity) && !inForce.some(isStricter);
+}

@@ -1,0 +1,206 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import styled from "styled-components";
+import { v4 as newUuid } from "uuid";
+import { keepFindingAction } from "../../actions/assess";
+import { type Finding, latestOf } from "../../core/assess/finding";
+import type { Closed } from "../../core/assess/pick";
+import { type Protocol, SET_UP_KEYS, SET_UP_LIMITS, type SetUp, type SetUpKey } from "../../core/assess/protocols.data";
+import type { Day } from "../../core/day";
+import type { ChannelSide } from "../../core/mechanics/channels";
+import type { UnitSystem } from "../../core/units";
+import { Button } from "../kit/button";
+import { TextField } from "../kit/fields";
+import { Card, Columns, Notice, Row, Soft, Stack, Title } from "../kit/layout";
+import { NumberField } from "../kit/number-field";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
+import { closedText, findingText, setUpName, setUpText } from "../text/assess-text";
+import { protocolHow, protocolName } from "../text/protocol-text";
+import { dayText } from "../text/day-text";
+import { capital } from "../text/limit-text";
+import { sourceText } from "../text/screen-text";
+import { Pictogram } from "./pictogram";
+import { setUpEdge } from "./quantity-edge";
+import { ValueField } from "./value-field";
+
+const Picture = styled.div`
+  height: 250px;
+`;
+
+interface Common {
+  clientId: string;
+  protocol: Protocol;
+  findings: readonly Finding[];
+  today: Day;
+  units: UnitSystem;
+}
+
+/** One side's result, kept by itself: what is hardly believed is asked about first. */
+function SideEntry({
+  clientId,
+  protocol,
+  findings,
+  side,
+  setUp,
+  today,
+  units,
+  isFirst,
+}: Common & { side: ChannelSide; setUp: SetUp; isFirst: boolean }) {
+  const [id, setId] = useState(() => newUuid());
+  const [value, setValue] = useState(NaN);
+  const [note, setNote] = useState("");
+  const [isDoubted, setDoubted] = useState(false);
+  const [round, setRound] = useState(0);
+  const { take, isTaking, problem } = useStep(units);
+  const before = latestOf(findings, protocol.id, side);
+  const isComplete = Number.isFinite(value) && value >= protocol.min && value <= protocol.max;
+  const keep = (isConfirmed: boolean): void => {
+    const finding = { id, day: today, protocol: protocol.id, side, value, setUp, note, isConfirmed };
+    take(
+      (stepId) => keepFindingAction(clientId, finding, stepId),
+      () => {
+        setId(newUuid());
+        setValue(NaN);
+        setNote("");
+        setDoubted(false);
+        setRound(round + 1);
+      },
+      (result) => {
+        const isAsked = "refusal" in result && result.refusal.code === "value-unlikely";
+        if (isAsked) setDoubted(true);
+        return isAsked;
+      },
+    );
+  };
+  const who = side === "both" ? "" : `, ${side}`;
+  return (
+    <Stack $gap={8} role="group" aria-label={side === "both" ? protocolName(protocol.id) : `${capital(side)} side`}>
+      {side !== "both" && (
+        <h3>
+          {capital(side)} <Soft>{isFirst ? "begin here" : ""}</Soft>
+        </h3>
+      )}
+      <ValueField
+        key={round}
+        protocol={protocol}
+        distanceM={setUp.distanceM ?? 4}
+        value={value}
+        units={units}
+        who={who}
+        onChange={(next) => {
+          setValue(next);
+          setDoubted(false);
+        }}
+      />
+      {before && (
+        <Soft>
+          Last time {findingText(protocol, before.value, units)}, {dayText(before.day)}
+        </Soft>
+      )}
+      <TextField label={`Note${who}`} value={note} onChange={setNote} />
+      <Problem text={problem} />
+      {isDoubted ? (
+        <Notice>
+          {findingText(protocol, value, units)} is hardly ever seen. Look again; if it is so:{" "}
+          <Button isDisabled={isTaking} onPress={() => keep(true)}>
+            It is so, keep it
+          </Button>
+        </Notice>
+      ) : (
+        <Button $tone="primary" isDisabled={!isComplete || isTaking} onPress={() => keep(false)}>
+          Keep{who}
+        </Button>
+      )}
+    </Stack>
+  );
+}
+
+/** What the set-up was last time, or as the protocol says. */
+export const startingSetUp = ({ id, setUp = {} }: Protocol, findings: readonly Finding[]): SetUp => ({
+  ...setUp,
+  ...findings.findLast(({ protocol }) => protocol === id)?.setUp,
+});
+
+/** One protocol: what is done, drawn; its set-up as last time; and what came of it, side by side. */
+export function ProtocolCard({ closed, sides, ...common }: Common & { closed: Closed | null; sides: readonly ChannelSide[] }) {
+  const { clientId, protocol, findings, units } = common;
+  const { id, source } = protocol;
+  const [setUp, setSetUp] = useState<SetUp>(() => startingSetUp(protocol, findings));
+  const keys = SET_UP_KEYS.filter((key) => protocol.setUp?.[key] !== undefined);
+  const was = findings.findLast((finding) => finding.protocol === id)?.setUp;
+  return (
+    <Card aria-label={protocolName(id)}>
+      <Columns $template="minmax(0, 1fr) 260px">
+        <div>
+          <Title>{protocolName(id)}</Title>
+          {protocolHow(id).map((step) => (
+            <p key={step}>{step}</p>
+          ))}
+          <Soft>{sourceText(source)}</Soft>
+        </div>
+        <Picture>
+          <Pictogram protocolId={id} label={`How it is done: ${protocolName(id).toLowerCase()}`} />
+        </Picture>
+      </Columns>
+      {closed ? (
+        <Notice $tone="oxide">
+          {closedText(closed)} {closed.by === "gate" && <Link href={`/clients/${clientId}/screen`}>To Screen</Link>}
+        </Notice>
+      ) : (
+        <Stack>
+          {keys.length > 0 && (
+            <Row $gap={20} style={{ alignItems: "end" }}>
+              {keys.map((key) => (
+                <SetUpField
+                  key={key}
+                  name={key}
+                  value={setUp[key] ?? NaN}
+                  units={units}
+                  onChange={(next) => setSetUp({ ...setUp, [key]: next })}
+                />
+              ))}
+              <Soft>
+                {was
+                  ? `last time ${keys.map((key) => (was[key] === undefined ? "not noted" : setUpText(key, was[key], units))).join(", ")}`
+                  : "the same every time: only then it can be compared"}
+              </Soft>
+            </Row>
+          )}
+          <Columns $template={sides.length > 1 ? "1fr 1fr" : "1fr"}>
+            {sides.map((side, i) => (
+              <SideEntry key={side} {...common} side={side} setUp={setUp} isFirst={i === 0} />
+            ))}
+          </Columns>
+        </Stack>
+      )}
+    </Card>
+  );
+}
+
+function SetUpField({
+  name,
+  value,
+  units,
+  onChange,
+}: {
+  name: SetUpKey;
+  value: number;
+  units: UnitSystem;
+  onChange: (value: number) => void;
+}) {
+  const { min, max } = SET_UP_LIMITS[name];
+  const edge = setUpEdge(name, units);
+  return (
+    <NumberField
+      label={setUpName[name]}
+      unit={edge.unit}
+      step={edge.step}
+      minValue={edge.round(edge.fromSi(min))}
+      maxValue={edge.round(edge.fromSi(max))}
+      value={Number.isFinite(value) ? edge.round(edge.fromSi(value)) : NaN}
+      onChange={(typed) => onChange(edge.toSi(typed))}
+    />
+  );
+}
