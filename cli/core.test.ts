@@ -45,6 +45,8 @@ describe("the command line", () => {
       "fit",
       "decide",
       "screen",
+      "assess",
+      "ceilings",
       "standards",
     ]);
     for (const { input } of answer as { input: object }[]) expect("type" in input || "anyOf" in input).toBe(true);
@@ -271,6 +273,59 @@ describe("the command line", () => {
       }),
     ).toMatchObject({ exitCode: 2 });
     expect(decide([session, { ...session, response: null }])).toMatchObject({ move: "hold", rule: "morning-missing" });
+  });
+
+  test("assesses a client: ranges, sides, change, what follows, what is due, the five; and ceilings with all that bounds them", () => {
+    const bend = (side: string, value: number, day: string) => ({
+      id: `${side} ${day}`,
+      day,
+      protocol: "knee-bend",
+      side,
+      value,
+      setUp: {},
+      note: "",
+    });
+    const findings = [bend("right", 88, "2026-09-01"), bend("right", 95, "2026-10-01"), bend("left", 128, "2026-10-01")];
+    const screen = { conditions: [{ id: "knee-replacement", side: "right", day: "2026-06-01" }] };
+    const { today } = CLIENT;
+    const { exitCode, answer } = ask("assess", { age: 71, sex: "male", today, findings, screen });
+    expect(exitCode).toBe(0);
+    expect(answer).toMatchObject({
+      results: [
+        { side: "left", place: "within", change: null },
+        { side: "right", value: 95, place: "below", change: { kind: "real", difference: 7, isBetter: true } },
+      ],
+      sides: [{ protocol: "knee-bend", worse: "right" }],
+      advice: [{ code: "straight-and-bend-first", bendDeg: 95, shortDeg: null }],
+      retests: [{ protocol: "knee-bend", dueDay: "2026-10-29", isOverdue: true }],
+      picked: [{ protocol: "knee-bend", isOverdue: true }, { protocol: "knee-straight" }, {}],
+    });
+    const limit = {
+      id: "l",
+      rule: { kind: "most", channel: "kneeFlexion", most: 100 },
+      side: "both",
+      owner: { kind: "clinician", name: "S" },
+      fromDay: "2026-09-01",
+      untilDay: null,
+      lift: null,
+    };
+    const ceilings = ask("ceilings", { ...CLIENT, calmPose: CALM, limits: [limit], findings }).answer;
+    expect(ceilings).toMatchObject([
+      { channel: "kneeFlexion", side: "left", confidence: "said", bounds: [{ value: 100 }, { value: 128 }, { value: 130 }] },
+      { channel: "kneeFlexion", side: "right", confidence: "measured", bounds: [{ value: 95 }, { value: 100 }, { value: 130 }] },
+      { channel: "kneecapStress", side: "right", confidence: "provisional" },
+    ]);
+    const wrong = [bend("both", 95, today), bend("left", 181, today), bend("left", 95, "2026-12-01")];
+    expect(ask("assess", { age: 71, sex: "male", today, findings: wrong })).toEqual({
+      exitCode: 2,
+      answer: {
+        problems: [
+          { path: "findings.0.side", code: "any.only", allowed: ["left", "right"] },
+          { path: "findings.1.value", code: "number.max", limit: 180 },
+          { path: "findings.2.day", code: "day.future" },
+        ],
+      },
+    });
   });
 
   test("screens a client: what is missing, what runs out when, and a day that cannot be", () => {

@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import Joi from "joi";
 import { describe, expect, test } from "vitest";
+import * as assess from "./assess.schema";
+import * as assessInput from "./assess-input.schema";
 import * as body from "./body.schema";
 import * as client from "./client.schema";
 import * as core from "./core-input.schema";
@@ -13,7 +15,19 @@ import * as standards from "./standards.schema";
 import * as studio from "./studio.schema";
 
 /** Every schema that stands at a door, by name. */
-const EXPORTED: Record<string, unknown> = { ...body, ...client, ...core, ...floor, ...limit, ...plan, ...screen, ...standards, ...studio };
+const EXPORTED: Record<string, unknown> = {
+  ...assess,
+  ...assessInput,
+  ...body,
+  ...client,
+  ...core,
+  ...floor,
+  ...limit,
+  ...plan,
+  ...screen,
+  ...standards,
+  ...studio,
+};
 const SCHEMAS = Object.entries(EXPORTED).filter((entry): entry is [string, Joi.Schema] => Joi.isSchema(entry[1]));
 /** Words that schemas know, so that inputs get past the first check and further in. */
 const KEYS = [

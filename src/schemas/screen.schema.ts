@@ -1,7 +1,7 @@
 import Joi from "joi";
 import { CLINICIAN_ROLES, WARNING_SIGNS } from "../core/limits/clinician";
 import { CONDITION_IDS } from "../core/screen/conditions.data";
-import type { ScreenAnswers } from "../core/screen/screen";
+import type { OwnCondition, ScreenAnswers } from "../core/screen/screen";
 import { SYMPTOMS } from "../core/standards/pre-participation";
 import { channelSide, day, uuid, within, words } from "./fields";
 
@@ -23,12 +23,11 @@ const clinicianSaid = {
   role: oneOf(CLINICIAN_ROLES).required(),
   day: day.required(),
 };
+/** Compared before they are read: either may be anything, or missing. */
+const isSameCondition = (a?: Partial<OwnCondition>, b?: Partial<OwnCondition>): boolean => a?.id === b?.id && a?.side === b?.side;
 const isAsked = Joi.object({ kind: Joi.valid("not-asked").required() }).unknown();
 const answeredKeys = {
-  conditions: Joi.array()
-    .items(conditionSchema)
-    .unique((a: { id: string; side: string }, b: { id: string; side: string }) => a.id === b.id && a.side === b.side)
-    .max(30),
+  conditions: Joi.array().items(conditionSchema).unique(isSameCondition).max(30),
   activity: activitySchema,
   clearance: Joi.object({ kind: oneOf(["not-asked", "cleared", "refused"]).required() }).when(isAsked, {
     otherwise: Joi.object(clinicianSaid),

@@ -42,6 +42,7 @@ export const SCREEN_RULES: readonly ScreenRule[] = [
   { id: "tendon-height", condition: "knee-tendon", source: TRADE },
   { id: "sprain-barefoot", condition: "sprains", source: TRADE },
   { id: "hip-lunge", condition: "side-hip", source: TRADE },
+  { id: "tight-hip-drill", condition: "tight-hip", source: TRADE },
   { id: "hip-replacement-first", condition: "hip-replacement", asksFirst: true, source: OWN },
   { id: "hip-replacement-impact", condition: "hip-replacement", ...never("impact"), source: OWN },
   { id: "bend-calm-pose", condition: "back-bend", source: TRADE },

@@ -118,7 +118,7 @@ describe("rules", () => {
     expect(SCREEN_RULES.filter(({ condition }) => !CONDITION_IDS.includes(condition))).toEqual([]);
     expect(new Set(SCREEN_RULES.map(({ id }) => id)).size).toBe(SCREEN_RULES.length);
     const silent = CONDITION_KINDS.filter(({ id, disease }) => !disease && !SCREEN_RULES.some(({ condition }) => condition === id));
-    expect(silent.map(({ id }) => id)).toEqual(["tight-hip"]); // its drill comes with Assess
+    expect(silent.map(({ id }) => id)).toEqual([]);
   });
 });
 

@@ -80,9 +80,11 @@ const RULES: Readonly<Record<string, string>> = {
   "tendon-height": "Load before height, in blocks of six weeks; nothing pushed through pain.",
   "sprain-barefoot": "Heel raise on a coin before tiptoe or barefoot work; nothing quick on a foot that rolls in.",
   "hip-lunge": "Lunges held and short; the sore side first; no stretch on a healing tendon.",
+  "tight-hip-drill": "The hip's own drill before depth: measure its bend, and where the pelvis tucks, on Assess.",
   "hip-replacement-first": "A replaced hip: ask the surgeon which bends, turns and crossings are allowed.",
   "hip-replacement-impact": "No landing or jumping on a replaced hip.",
-  "bend-calm-pose": "Depth stops where the pelvis tucks: measure the calm pose with “low back, worse bending” as what hurts.",
+  "bend-calm-pose":
+    "Depth stops where the pelvis tucks: measure it on Assess, and the calm pose with “low back, worse bending” as what hurts.",
   "disc-first": "Pain into the buttock or leg: a physician has looked at it first.",
   "disc-bar": "No bar on the shoulders; floor deadlift, overhead bar and bent row are left out while it is active.",
   "nerve-first": "Tingling, numbness or weakness: a physician has looked at it first. Note how far down the leg it goes.",

@@ -1,0 +1,273 @@
+import { describe, expect, test } from "vitest";
+import { dayAfter } from "../day";
+import type { Limit } from "../limits/limit";
+import { SITES } from "../limits/complaint";
+import { CONDITION_IDS } from "../screen/conditions.data";
+import { adviceOf, isSpreading } from "./advice";
+import {
+  changeSince,
+  type Finding,
+  firstSide,
+  isSameSetUp,
+  isUnlikely,
+  latestOf,
+  protocolOf,
+  retestsOf,
+  sidesApart,
+  sidesOf,
+} from "./finding";
+import { normOf, placeOf } from "./norm";
+import { type Assessed, closedBy, MOST_PICKED, pickProtocols } from "./pick";
+import { type Protocol, PROTOCOLS } from "./protocols.data";
+import { isMeasuredLimit, isTelling, measuredRange, rangeLimits } from "./range-limits";
+
+const TODAY = "2026-11-27";
+const daysAgo = (days: number): string => dayAfter(TODAY, -days);
+let made = 0;
+const found = (protocol: string, value: number, more: Partial<Finding> = {}): Finding => ({
+  id: `f${made++}`,
+  day: daysAgo(1),
+  protocol,
+  side: "both",
+  value,
+  setUp: {},
+  note: "",
+  ...more,
+});
+function protocol(id: string): Protocol {
+  const known = protocolOf(id);
+  if (!known) throw new Error(`no protocol ${id}`);
+  return known;
+}
+const NOBODY: Assessed = { age: 45, screen: {}, complaints: [], tasks: [], limits: [], findings: [], gate: "open", today: TODAY };
+const withCondition = (...ids: string[]): Pick<Assessed, "screen"> => ({
+  screen: { conditions: ids.map((id) => ({ id, side: "both", day: null })) },
+});
+const ids = (assessed: Partial<Assessed>): string[] => pickProtocols({ ...NOBODY, ...assessed }).map((picked) => picked.protocol.id);
+
+describe("protocols", () => {
+  test("are told apart, bounded, and believed within their bounds", () => {
+    expect(new Set(PROTOCOLS.map(({ id }) => id)).size).toBe(PROTOCOLS.length);
+    expect(PROTOCOLS.length).toBeGreaterThan(30);
+    for (const { id, min, max, belief, options, quantity } of PROTOCOLS) {
+      expect([id, belief[0] >= min, belief[1] <= max, min < max]).toEqual([id, true, true, true]);
+      if (quantity === "choice") expect([id, options?.length]).toEqual([id, max + 1]);
+    }
+  });
+  test("are picked for conditions and sites that there are", () => {
+    for (const { id, pickedFor } of PROTOCOLS)
+      for (const reason of pickedFor) {
+        if (reason.kind === "condition") expect([id, CONDITION_IDS]).toEqual([id, expect.arrayContaining([reason.id])]);
+        if (reason.kind === "site") expect([id, SITES]).toEqual([id, expect.arrayContaining([reason.id])]);
+      }
+  });
+});
+
+describe("a result", () => {
+  test("lies below, within or above what is published, and nowhere where no cell is", () => {
+    const norm = normOf("chair-stand", { age: 62, sex: "female" });
+    expect(norm).toMatchObject({ low: 12, high: 17 });
+    expect(norm && [11, 12, 17, 18].map((value) => placeOf(value, norm))).toEqual(["below", "within", "within", "above"]);
+    expect(normOf("chair-stand", { age: 59, sex: "female" })).toBeNull();
+    const slow = normOf("five-rises", { age: 66, sex: "male" });
+    expect(slow && [11.4, 11.5].map((value) => placeOf(value, slow))).toEqual(["within", "above"]);
+    expect(normOf("one-leg-stance", { age: 45, sex: "female" })).toMatchObject({ high: 45 }); // the watch stops there
+    expect(normOf("hinge", { age: 62, sex: "female" })).toBeNull();
+  });
+  test("is really better or worse only beyond the measurement's own error, in the same set-up", () => {
+    const seat = { setUp: { seatHeightM: 0.43 } };
+    const before = found("chair-stand", 11, { day: daysAgo(30), ...seat });
+    const change = (value: number, more: Partial<Finding> = seat) => {
+      const now = found("chair-stand", value, more);
+      return changeSince(protocol("chair-stand"), now, [before, now]);
+    };
+    expect(change(12)).toMatchObject({ kind: "within-error", difference: 1 });
+    expect(change(13)).toMatchObject({ kind: "real", difference: 2, isBetter: true });
+    expect(change(9)).toMatchObject({ kind: "real", isBetter: false });
+    expect(change(13, { setUp: { seatHeightM: 0.48 } })).toMatchObject({ kind: "other-set-up" });
+    expect(change(13, {})).toMatchObject({ kind: "other-set-up" }); // a seat nobody noted is not the same seat
+    const slower = found("five-rises", 15, { day: daysAgo(30) });
+    const quicker = found("five-rises", 12);
+    expect(changeSince(protocol("five-rises"), quicker, [slower, quicker])).toMatchObject({ kind: "real", isBetter: true });
+    const girth = found("thigh-girth", 0.5, { side: "left" });
+    expect(
+      changeSince(protocol("thigh-girth"), girth, [found("thigh-girth", 0.48, { side: "left", day: daysAgo(9) }), girth]),
+    ).toMatchObject({
+      kind: "error-unknown",
+    });
+    expect(changeSince(protocol("chair-stand"), before, [before])).toBeNull();
+  });
+  test("counts as of the same set-up within a centimetre or half a kilogram", () => {
+    expect(isSameSetUp({ seatHeightM: 0.43 }, { seatHeightM: 0.44 })).toBe(true);
+    expect(isSameSetUp({ seatHeightM: 0.43 }, { seatHeightM: 0.45 })).toBe(false);
+    expect(isSameSetUp({ loadKg: 8 }, { loadKg: 9 })).toBe(false);
+  });
+  test("is asked about where it is hardly believed", () => {
+    expect([4, 45].map((value) => isUnlikely(protocol("chair-stand"), value))).toEqual([false, true]);
+    expect(isUnlikely(protocol("knee-bend"), 30)).toBe(true);
+  });
+});
+
+describe("two sides", () => {
+  const apart = (id: string, left: number, right: number, more: Partial<Finding> = {}) =>
+    sidesApart(protocol(id), [found(id, left, { side: "left" }), found(id, right, { side: "right", ...more })]);
+  test("differ by a part of the better one, with the worse side named; of times the longer is the better or not", () => {
+    expect(apart("heel-raise", 9, 12)).toMatchObject({ worse: "left", deficitFraction: 0.25 });
+    expect(apart("one-leg-stance", 27, 14)).toMatchObject({ worse: "right" });
+    expect(apart("heel-raise", 12, 12)).toMatchObject({ worse: null, deficitFraction: 0 });
+  });
+  test("have no ratio where one means nothing, and no side where neither way is better", () => {
+    expect(apart("knee-straight", 0, 3)).toMatchObject({ worse: "right", deficitFraction: null });
+    expect(apart("step-down", 4, 2)).toMatchObject({ worse: "left", deficitFraction: null });
+    expect(apart("weight-share", 0.57, 0.43)).toBeNull();
+    expect(apart("step-down", 4, 2, { setUp: { stepHeightM: 0.1 } })).toBeNull();
+  });
+  test("begin with the sore one, or with it last; both sore, they take turns", () => {
+    expect(firstSide(["right"], "sore-first", null)).toBe("right");
+    expect(firstSide(["right"], "sore-last", null)).toBe("left");
+    expect(firstSide(["left", "right"], "sore-first", "left")).toBe("right");
+    expect(firstSide(["left", "right"], "sore-first", "right")).toBe("left");
+  });
+});
+
+describe("measured ranges", () => {
+  const bends = [
+    found("knee-bend", 95, { side: "right", day: daysAgo(20) }),
+    found("knee-bend", 104, { side: "right", day: daysAgo(2) }),
+    found("knee-bend", 140, { side: "left" }),
+    found("tuck", 88),
+  ];
+  test("bind as limits of their side, the latest of each: a depth measured again moves its cap", () => {
+    const limits = rangeLimits(bends);
+    expect(limits.map(({ rule, side, owner }) => [rule, side, owner.kind])).toEqual([
+      [{ kind: "most", channel: "kneeFlexion", most: 140 }, "left", "measure"],
+      [{ kind: "most", channel: "kneeFlexion", most: 104 }, "right", "measure"],
+      [{ kind: "most", channel: "hipFlexion", most: 88 }, "both", "measure"],
+    ]);
+    expect(limits.every(isMeasuredLimit)).toBe(true);
+    expect(rangeLimits([...bends, found("tuck", 97, { day: TODAY })]).at(-1)?.rule).toMatchObject({ most: 97 });
+  });
+  test("lend a guard rail only what the worse side has, and nothing of a side nobody measured", () => {
+    expect(measuredRange(bends)).toEqual({ kneeFlexion: 104, hipFlexion: 88 });
+    expect(measuredRange([found("knee-bend", 150, { side: "left" })])).toEqual({});
+  });
+  test("are kept in view where they are short and nothing stricter is said", () => {
+    const limits = rangeLimits(bends);
+    const surgeon: Limit = {
+      ...(limits[1] as Limit),
+      id: "s",
+      rule: { kind: "most", channel: "kneeFlexion", most: 95 },
+      owner: { kind: "clinician", name: "S" },
+    };
+    expect(limits.map((limit) => isTelling(limit, limits))).toEqual([false, true, true]);
+    expect(limits.map((limit) => isTelling(limit, [...limits, surgeon]))).toEqual([false, false, true]);
+    expect(isTelling(surgeon, [...limits, surgeon])).toBe(true);
+  });
+});
+
+describe("retests", () => {
+  test("are due four weeks after the last time, whichever side it was, and overdue the day after", () => {
+    const findings = [
+      found("knee-bend", 100, { side: "left", day: daysAgo(40) }),
+      found("knee-bend", 100, { side: "right", day: daysAgo(28) }),
+    ];
+    expect(retestsOf(findings, TODAY)).toEqual([{ protocol: "knee-bend", lastDay: daysAgo(28), dueDay: TODAY, isOverdue: false }]);
+    expect(retestsOf(findings, dayAfter(TODAY, 1))[0]?.isOverdue).toBe(true);
+    expect(retestsOf([], TODAY)).toEqual([]);
+  });
+});
+
+describe("the five", () => {
+  test("are never more, each with its reason, the most telling first", () => {
+    const picked = pickProtocols({ ...NOBODY, age: 71, ...withCondition("knee-replacement", "back-disc", "falls", "sprains", "side-hip") });
+    expect(picked).toHaveLength(MOST_PICKED);
+    expect(picked[0]).toMatchObject({ protocol: { id: "knee-bend" }, because: { kind: "condition", id: "knee-replacement" } });
+    expect(ids({})).toEqual([]);
+  });
+  test("follow the client: a bend-sensitive back is not asked for its heel raises, a replaced knee first for bend and straightening", () => {
+    expect(ids(withCondition("back-bend"))).toEqual(expect.arrayContaining(["tuck", "bend-response", "hinge"]));
+    expect(ids(withCondition("back-bend"))).not.toContain("heel-raise");
+    expect(ids(withCondition("knee-replacement")).slice(0, 2)).toEqual(["knee-bend", "knee-straight"]);
+    expect(ids({ tasks: ["step"] })).toContain("calm-step");
+    expect(ids({ complaints: [{ site: "kneecap" }] })[0]).toBe("calm-seat");
+  });
+  test("put what is overdue before what is new, and leave out what a limit or an unanswered screen closes", () => {
+    const old = [found("hip-back", 12, { side: "left", day: daysAgo(60) })];
+    expect(ids({ ...withCondition("back-arch"), findings: old })[0]).toBe("hip-back");
+    const lying: Limit = {
+      id: "l",
+      rule: { kind: "never", what: "lying" },
+      side: "both",
+      owner: { kind: "clinician", name: "M" },
+      fromDay: daysAgo(9),
+      untilDay: null,
+      lift: null,
+    };
+    expect(ids(withCondition("tight-hip"))).toContain("hip-bend");
+    expect(ids({ ...withCondition("tight-hip"), limits: [lying] })).not.toContain("hip-bend");
+    expect(closedBy(protocol("hip-bend"), { ...NOBODY, limits: [lying] })).toEqual({ by: "limit", limit: lying });
+    for (const gate of ["missing", "refer", "stop"] as const) {
+      expect(closedBy(protocol("chair-stand"), { ...NOBODY, gate })).toEqual({ by: "gate" });
+      expect(closedBy(protocol("knee-bend"), { ...NOBODY, gate })).toBeNull(); // nothing that tires
+    }
+  });
+});
+
+describe("what measures say together", () => {
+  const codes = (findings: Finding[], ...conditions: string[]): string[] =>
+    adviceOf(findings, withCondition(...conditions).screen).map(({ code }) => code);
+  test("a replaced knee is straightened and bent first until both are measured and there; not measured is not there", () => {
+    const both = (bend: number, short: number): Finding[] =>
+      (["left", "right"] as const).flatMap((side) => [found("knee-bend", bend, { side }), found("knee-straight", short, { side })]);
+    expect(codes([], "knee-replacement")).toEqual(["straight-and-bend-first", "straight-and-bend-first"]);
+    expect(codes(both(110, 5), "knee-replacement")).toEqual([]);
+    expect(codes(both(109, 5), "knee-replacement")).toHaveLength(2);
+    expect(codes(both(110, 6), "knee-replacement")).toHaveLength(2);
+    expect(codes(both(90, 9))).toEqual([]);
+  });
+  test("a hip or an ankle that runs out before the pelvis tucks has its drill first", () => {
+    expect(codes([found("tuck", 88), found("hip-bend", 96, { side: "right" })])).toEqual(["hip-causes-tuck"]);
+    expect(codes([found("tuck", 80), found("hip-bend", 96, { side: "right" })])).toEqual([]);
+    expect(codes([found("tuck", 88), found("shin-forward", 0.06, { side: "left" })])).toEqual(["ankle-causes-tuck"]);
+    expect(codes([found("tuck", 88), found("shin-forward", 0.1, { side: "left" })])).toEqual([]);
+  });
+  test("feet, carries, steps, sides and cues", () => {
+    expect(codes([found("foot-roll-in", 2, { side: "right" })])).toEqual(["coin-heel-raise-first"]);
+    expect(codes([found("foot-roll-in", 1, { side: "right" })])).toEqual([]);
+    expect(codes([found("carry-early", 1, { side: "left" }), found("carry-late", 2, { side: "left" })])).toEqual(["carry-fades"]);
+    expect(codes([found("carry-early", 2, { side: "left" }), found("carry-late", 2, { side: "left" })])).toEqual([]);
+    expect(codes([found("step-down", 4, { side: "left" })])).toEqual(["lower-step"]);
+    expect(codes([found("side-length", 1, { side: "left" }), found("side-length", 3, { side: "right" })])).toEqual(["side-short"]);
+    expect(codes([found("cue", 0)])).toEqual(["cue"]);
+    expect(codes([found("cue", 2)])).toEqual([]);
+    expect(codes([found("up-and-go", 12)])).toEqual(["fall-risk"]);
+    expect(codes([found("up-and-go", 11.9)])).toEqual([]);
+  });
+  test("bending, arching and spreading; what spread once stays said, whatever came after", () => {
+    expect(codes([found("bend-response", 2)])).toEqual(["bend-sensitive"]);
+    expect(codes([found("arch-response", 2)])).toEqual(["arch-sensitive"]);
+    const spread = found("bend-response", 3, { day: daysAgo(9) });
+    expect(codes([spread, found("bend-response", 1)])).toEqual(["spreads"]);
+    expect([isSpreading(spread), isSpreading(found("bend-response", 2)), isSpreading(found("heel-line", 3))]).toEqual([true, false, false]);
+  });
+  test("trunk holds out of balance by the published ratios, once all four are there", () => {
+    const holds = [
+      found("hold-front", 96),
+      found("hold-back", 80),
+      found("hold-side", 50, { side: "left" }),
+      found("hold-side", 62, { side: "right" }),
+    ];
+    expect(adviceOf(holds, {}).flatMap((advice) => (advice.code === "trunk-ratio" ? [advice.flag] : []))).toEqual([
+      "flexionToExtension",
+      "rightToExtension",
+      "rightToLeft",
+    ]);
+    expect(adviceOf(holds.slice(1), {})).toEqual([]);
+  });
+});
+
+test("the latest of a side is the one of the latest day, and a protocol of the whole body has one side", () => {
+  const findings = [found("tuck", 90, { day: daysAgo(2) }), found("tuck", 80, { day: daysAgo(5) })];
+  expect(latestOf(findings, "tuck", "both")?.value).toBe(90);
+  expect([sidesOf(protocol("tuck")), sidesOf(protocol("knee-bend"))]).toEqual([["both"], ["left", "right"]]);
+});
