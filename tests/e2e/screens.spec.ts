@@ -24,7 +24,7 @@ test("every station is accessible, with its dialogs", async ({ trainer: page }) 
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press("Escape");
-  for (const station of ["Screen", "Limits", "Morning", "Review"] as const) {
+  for (const station of ["Screen", "Assess", "Limits", "Morning", "Review"] as const) {
     await openClient(page, "Ines Farrow", station);
     await page.waitForLoadState("networkidle");
     await expectAccessible(page);

@@ -1,19 +1,44 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { type Finding, isUnlikely, protocolOf, sidesOf } from "../../core/assess/finding";
+import { v4 as newUuid } from "uuid";
+import { type Finding, isUnlikely, latestOf, protocolOf, sidesOf } from "../../core/assess/finding";
 import { closedBy } from "../../core/assess/pick";
+import { calmSeatRow } from "../../core/catalogue/calm-seat";
+import { variationById } from "../../core/catalogue/catalogue";
 import type { Day } from "../../core/day";
-import { openWarningsOf } from "../../core/record/derive";
+import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
+import type { LimitedBy } from "../../core/limits/complaint";
+import type { Side } from "../../core/mechanics/channels";
+import { openWarningsOf, planOf } from "../../core/record/derive";
+import type { ClientRecord } from "../../core/record/record";
+import { subjectOf } from "../../core/record/subject";
 import { screenGate } from "../../core/screen/screen";
 import { addFinding } from "../repos/client.repo";
+import { appendFloorEvents } from "../repos/floor.repo";
 import type { Scope } from "../scope";
-import { refuse, type Taken, withRecord } from "./load";
+import { recordCalmPose } from "./calibrate";
+import { type Refusal, refuse, type Taken, withRecord } from "./load";
+import { keepRung, openSession } from "./plan";
 
 const WHOLE_NUMBERS = ["count", "score", "choice"];
 
 /**
- * One result kept. A value that cannot be is refused; one that is hardly believed is kept once it is confirmed; nothing
- * that tires is taken before the questions on Screen are answered, and nothing that a limit forbids.
+ * Why a result is not kept, or nothing: a value that cannot be, one that is hardly believed until it is confirmed,
+ * anything that tires before the questions on Screen are answered, anything that a limit forbids.
  */
+function refusalOf(record: ClientRecord, { protocol: id, side, value, day }: Finding, isConfirmed: boolean, today: Day): Refusal | null {
+  const protocol = protocolOf(id);
+  if (!protocol || !sidesOf(protocol).includes(side)) return { code: "no-such-protocol" };
+  const { min, max, quantity } = protocol;
+  if (!(value >= min && value <= max) || (WHOLE_NUMBERS.includes(quantity) && !Number.isInteger(value)))
+    return { code: "value-out-of-range", min, max };
+  if (day > today) return { code: "day-wrong", condition: "finding", problem: "day.future" };
+  const signs = openWarningsOf(record).map(({ sign }) => sign);
+  const closed = closedBy(protocol, { gate: screenGate(record.screen, today, signs).state, limits: record.limits, today });
+  if (closed) return { code: closed.by === "gate" ? "screen-before-effort" : "blocked-by-limit" };
+  return !isConfirmed && isUnlikely(protocol, value) ? { code: "value-unlikely" } : null;
+}
+
+/** One result kept: sent twice, it is one. */
 export const keepFinding = (
   scope: Scope,
   em: EntityManager,
@@ -23,17 +48,93 @@ export const keepFinding = (
   today: Day,
 ): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
-    const protocol = protocolOf(finding.protocol);
-    if (!protocol || !sidesOf(protocol).includes(finding.side)) return refuse({ code: "no-such-protocol" });
-    const { min, max, quantity } = protocol;
-    const { value, day } = finding;
-    if (!(value >= min && value <= max) || (WHOLE_NUMBERS.includes(quantity) && !Number.isInteger(value)))
-      return refuse({ code: "value-out-of-range", min, max });
-    if (day > today) return refuse({ code: "day-wrong", condition: "finding", problem: "day.future" });
-    const signs = openWarningsOf(record).map(({ sign }) => sign);
-    const closed = closedBy(protocol, { gate: screenGate(record.screen, today, signs).state, limits: record.limits, today });
-    if (closed) return refuse({ code: closed.by === "gate" ? "screen-before-effort" : "blocked-by-limit" });
-    if (!isConfirmed && isUnlikely(protocol, value)) return refuse({ code: "value-unlikely" });
+    const refusal = refusalOf(record, finding, isConfirmed, today);
+    if (refusal) return refuse(refusal);
     if (!record.findings.some(({ id }) => id === finding.id)) await addFinding(scope, em, clientId, finding);
     return { ok: true };
+  });
+
+export interface CalmSeat {
+  id: string;
+  side: Side;
+  heightM: number;
+  /** What would have said stop a layer lower. */
+  limitedBy: LimitedBy;
+}
+const CALM_SEAT = "calm-seat";
+
+/** The lowest calm seat: a result like any other, and the pose that sets the ceiling of what hurts, in one step. */
+export const keepCalmSeat = (
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  { id, side, heightM, limitedBy }: CalmSeat,
+  today: Day,
+): Promise<Taken> =>
+  withRecord(scope, em, clientId, async (record) => {
+    const subject = subjectOf(record);
+    if (!subject) return refuse({ code: "no-body" });
+    const finding: Finding = { id, day: today, protocol: CALM_SEAT, side, value: heightM, setUp: {}, note: "" };
+    const refusal = refusalOf(record, finding, true, today);
+    if (refusal) return refuse(refusal);
+    if (record.findings.some((each) => each.id === id)) return { ok: true };
+    const share = latestOf(record.findings, "weight-share", side);
+    const taken = await recordCalmPose(scope, em, clientId, {
+      id: newUuid(),
+      day: today,
+      side,
+      limitedBy,
+      variationId: calmSeatRow({ ...subject, leadSide: side }, heightM),
+      setting: { seatHeightM: heightM },
+      shareFraction: share?.day === today ? share.value : null, // another day's share is another day's
+      shankLeanDeg: null,
+      trunkLeanDeg: null,
+    });
+    if (!taken.ok) return taken;
+    await addFinding(scope, em, clientId, finding);
+    return { ok: true };
+  });
+
+/** The calm seat logged as a first set: planned as it was done, opened, and ended, so that the next morning is asked about it. */
+export const logCalmSet = (
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  { side, repetitions, painScore }: { side: Side; repetitions: number; painScore: number },
+  today: Day,
+  at: Date,
+): Promise<Taken> =>
+  withRecord(scope, em, clientId, async (record) => {
+    const seat = latestOf(record.findings, CALM_SEAT, side);
+    const subject = subjectOf(record);
+    if (!seat || !subject) return refuse({ code: "no-plan" });
+    const variation = variationById(calmSeatRow({ ...subject, leadSide: side }, seat.value));
+    const setting = { seatHeightM: seat.value };
+    const dose = { ...variation.dose, setCount: 1 };
+    const place = { variationId: variation.id, setting, side, dose, note: "The calm seat, as a first set" };
+    const kept = await keepRung(scope, em, clientId, place, today);
+    if (!kept.ok) return kept;
+    return withRecord(scope, em, clientId, async (planned) => {
+      const plan = planOf(planned, variation.pattern, side);
+      const opened = await openSession(scope, em, clientId, today, plan ? [plan.prescription.id] : []);
+      if (!opened.ok) return opened;
+      return withRecord(scope, em, clientId, async ({ sessions }) => {
+        const item = sessions
+          .find(({ id }) => id === opened.sessionId)
+          ?.items.find(({ prescriptionId }) => prescriptionId === plan?.prescription.id);
+        if (!item) return refuse({ code: "another-is-open" });
+        const set = { setId: newUuid(), itemId: item.id, setting, repetitions, painScore, faults: [], endedBy: "pain-tap" as const };
+        const bodies: FloorEventBody[] = [{ kind: "set-ended", ...set }, { kind: "session-ended" }];
+        const events = bodies.map((body, sequence): FloorEvent => ({
+          id: newUuid(),
+          deviceId: "assess",
+          sessionId: opened.sessionId,
+          sequence,
+          occurredAt: at.toISOString(),
+          body,
+        }));
+        await appendFloorEvents(scope, em, events, at);
+        return { ok: true };
+      });
+    });
   });

@@ -6,7 +6,7 @@ import { type Finding, firstSide, latestOf, protocolOf, type Retest, sidesApart,
 import type { Closed, Picked } from "../../core/assess/pick";
 import { PROTOCOL_GROUPS, PROTOCOLS, type Protocol } from "../../core/assess/protocols.data";
 import type { Day } from "../../core/day";
-import type { Complaint } from "../../core/limits/complaint";
+import type { Complaint, LimitedBy } from "../../core/limits/complaint";
 import type { Limit } from "../../core/limits/limit";
 import type { ChannelSide, Side } from "../../core/mechanics/channels";
 import { CUSHION_M } from "../../core/templates/lever";
@@ -62,6 +62,8 @@ const GROUPS: Readonly<Record<(typeof PROTOCOL_GROUPS)[number], string>> = {
 export interface AssessScreenProps {
   clientId: string;
   whom: Whom;
+  /** The protocol a link asked for. */
+  wanted: string | null;
   findings: readonly Finding[];
   picked: readonly Picked[];
   closed: Readonly<Record<string, Closed>>;
@@ -96,10 +98,11 @@ const resultText = (protocol: Protocol, findings: readonly Finding[], units: Uni
 
 /** Five protocols for this client with the reason for each, the one in hand, and what came of it; the rest are there to pick. */
 export function AssessScreen(props: AssessScreenProps) {
-  const { clientId, whom, findings, picked, closed, advice, retests, complaints, limits, subject, cushionM, chairs, today, units } = props;
-  const [chosen, setChosen] = useState<string>(picked[0]?.protocol.id ?? "chair-stand");
+  const { clientId, whom, wanted, findings, picked, closed, advice, retests, complaints, limits, subject, cushionM, chairs, today, units } =
+    props;
+  const [chosen, setChosen] = useState<string>(wanted ?? picked[0]?.protocol.id ?? "chair-stand");
   const [isAllOpen, setAllOpen] = useState(false);
-  const [calm, setCalm] = useState<{ side: Side; heightM: number } | null>(null);
+  const [calm, setCalm] = useState<{ side: Side; heightM: number; limitedBy: LimitedBy } | null>(null);
   const protocol = protocolOf(chosen);
   if (!protocol) return null;
   const begin = firstSide(soreSides(complaints), "sore-first", lastFirst(findings, protocol.id));
@@ -146,7 +149,8 @@ export function AssessScreen(props: AssessScreenProps) {
                 key={protocol.id}
                 {...{ clientId, protocol, subject, findings, limits, today, units }}
                 firstSide={begin}
-                onCeiling={(side, heightM) => setCalm({ side, heightM })}
+                complaints={complaints}
+                onRefine={setCalm}
               />
             </Card>
           ) : (
@@ -184,7 +188,7 @@ export function AssessScreen(props: AssessScreenProps) {
           ))}
         </Stack>
       </Ask>
-      <Ask title="Set the ceiling from the calm seat" isOpen={calm !== null} onClose={() => setCalm(null)}>
+      <Ask title="More of the calm seat" isOpen={calm !== null} onClose={() => setCalm(null)}>
         {subject && calm && <CalmPoseForm clientId={clientId} subject={subject} units={units} given={calm} onDone={() => setCalm(null)} />}
       </Ask>
     </Page>

@@ -2,11 +2,12 @@
 import { useMemo, useState } from "react";
 import styled from "styled-components";
 import { v4 as newUuid } from "uuid";
-import { keepFindingAction } from "../../actions/assess";
+import { keepCalmSeatAction, keepFindingAction } from "../../actions/assess";
 import { type Finding, latestOf } from "../../core/assess/finding";
 import type { Protocol } from "../../core/assess/protocols.data";
 import type { Day } from "../../core/day";
 import { DEFAULT_KIT } from "../../core/fit/context";
+import { type Complaint, type LimitedBy, SITES } from "../../core/limits/complaint";
 import { isBinding, type Limit } from "../../core/limits/limit";
 import type { Side } from "../../core/mechanics/channels";
 import { ask, WHOLE } from "../../core/templates/ask";
@@ -17,15 +18,17 @@ import type { Subject } from "../../core/templates/template";
 import type { UnitSystem } from "../../core/units";
 import { Figure } from "../figure/figure";
 import { Button } from "../kit/button";
-import { ChoiceField } from "../kit/fields";
+import { ChoiceField, SelectField } from "../kit/fields";
 import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { protocolName } from "../text/protocol-text";
 import { dayText } from "../text/day-text";
+import { capital, siteName } from "../text/limit-text";
 import { angleText, lengthText } from "../text/quantity-text";
 import { color } from "../theme/tokens";
+import { CalmKept } from "./calm-kept";
 import { quantityEdge } from "./quantity-edge";
 
 const Height = styled.strong`
@@ -57,6 +60,8 @@ const START_KNEE_DEG = 55;
 const START_STEP_M = 0.06;
 /** Where even the first was felt: so many layers easier, and again. */
 const BACK_BY_LAYERS = 3;
+/** A seat or step known from last time is come to from two layers easier. */
+const BACK_AGAIN_LAYERS = 2;
 
 /** The bend that no layer goes past on this side: the strictest limit that says so. */
 const mostKneeDeg = (limits: readonly Limit[], side: Side, today: Day): number =>
@@ -78,25 +83,34 @@ export interface CalmLadderProps {
   firstSide: Side;
   today: Day;
   units: UnitSystem;
-  /** A calm seat sets a ceiling: offered once it is kept. */
-  onCeiling: (side: Side, heightM: number) => void;
+  /** A calm seat that is kept can be said more of: scales, shin, how it was done. */
+  onRefine: (seat: { side: Side; heightM: number; limitedBy: LimitedBy }) => void;
+  complaints: readonly Complaint[];
 }
+const LIMITED_BY = SITES.filter((site): site is LimitedBy => site !== "other").map((id) => ({ id, label: capital(siteName[id]) }));
+/** What hurts on that side, else what hurts at all: it is what a seat is stopped by. */
+const soreSite = (complaints: readonly Complaint[], side: Side): LimitedBy | null => {
+  const sites = (of: readonly Complaint[]) => of.map(({ site }) => site).filter((site): site is LimitedBy => site !== "other");
+  return sites(complaints.filter((complaint) => complaint.side === side))[0] ?? sites(complaints)[0] ?? null;
+};
 
 /**
  * One thin layer at a time from the easy side, stopping at the first that is felt: a threshold of pain is never looked
  * for from the other side.
  */
 export function CalmLadder(props: CalmLadderProps) {
-  const { clientId, protocol, subject, findings, limits, firstSide, today, units, onCeiling } = props;
+  const { clientId, protocol, subject, findings, limits, complaints, firstSide, today, units, onRefine } = props;
   const isSeat = protocol.id === "calm-seat";
   const form = isSeat ? SEAT : STEP;
   const [side, setSide] = useState<Side>(firstSide);
   const [layerM, setLayerM] = useState(LAYER_M);
   const [calm, setCalm] = useState<readonly number[]>([]);
-  const [startM, setStartM] = useState(() => startOf(subject, isSeat));
+  const [startM, setStartM] = useState(() => startOf(subject, isSeat, latestOf(findings, protocol.id, firstSide)));
   const [isFelt, setFelt] = useState(false);
   const [id, setId] = useState(() => newUuid());
-  const [kept, setKept] = useState<number | null>(null);
+  const [kept, setKept] = useState<{ heightM: number; count: number } | null>(null);
+  const [stoppedBy, setStoppedBy] = useState<LimitedBy | null>(null);
+  const limitedBy = stoppedBy ?? soreSite(complaints, side) ?? "knee";
   const { take, isTaking, problem } = useStep(units);
   const last = calm.at(-1);
   const towards = isSeat ? -1 : 1;
@@ -111,26 +125,29 @@ export function CalmLadder(props: CalmLadderProps) {
     : NaN;
   const isPast = !asked.ok || kneeDeg > most + 1e-6;
   const before = latestOf(findings, protocol.id, side);
-  const again = (): void => {
+  const again = (of: Side = side): void => {
     setCalm([]);
     setFelt(false);
-    setStartM(startOf(subject, isSeat));
+    setStartM(startOf(subject, isSeat, latestOf(findings, protocol.id, of)));
     setId(newUuid());
   };
   const keep = (): void => {
     if (last === undefined) return;
-    take(
-      (stepId) =>
-        keepFindingAction(
-          clientId,
-          { id, day: today, protocol: protocol.id, side, value: Math.round(last * 1000) / 1000, setUp: {}, note: "", isConfirmed: true },
-          stepId,
-        ),
-      () => {
-        setKept(last);
-        again();
-      },
-    );
+    const done = (): void => {
+      setKept({ heightM: last, count: calm.length });
+      again();
+    };
+    if (isSeat) take((stepId) => keepCalmSeatAction(clientId, { id, side, heightM: toCm(last), limitedBy }, stepId), done);
+    else
+      take(
+        (stepId) =>
+          keepFindingAction(
+            clientId,
+            { id, day: today, protocol: protocol.id, side, value: Math.round(last * 1000) / 1000, setUp: {}, note: "", isConfirmed: true },
+            stepId,
+          ),
+        done,
+      );
   };
   const edge = quantityEdge("metres", units);
   return (
@@ -146,9 +163,10 @@ export function CalmLadder(props: CalmLadderProps) {
           onChange={(next) => {
             setSide(next);
             setKept(null);
-            again();
+            again(next);
           }}
         />
+        {isSeat && <SelectField label="What says stop" options={LIMITED_BY} value={limitedBy} onChange={setStoppedBy} />}
         <NumberField
           label="One layer"
           unit={edge.unit}
@@ -206,7 +224,7 @@ export function CalmLadder(props: CalmLadderProps) {
             <Button $tone="primary" isDisabled={isTaking} onPress={keep}>
               Keep {lengthText(last, units)}, {side}
             </Button>
-            <Button onPress={again}>From the start again</Button>
+            <Button onPress={() => again()}>From the start again</Button>
           </Row>
         )
       ) : isPast ? (
@@ -236,19 +254,22 @@ export function CalmLadder(props: CalmLadderProps) {
       )}
       <Problem text={problem} />
       {kept !== null && isSeat && (
-        <Notice>
-          {lengthText(kept, units)} is kept.{" "}
-          <Button $tone="primary" onPress={() => onCeiling(side, kept)}>
-            Set the ceiling from it
-          </Button>
-        </Notice>
+        <CalmKept
+          {...{ clientId, side, limitedBy, units, ...kept }}
+          onRefine={() => onRefine({ side, heightM: kept.heightM, limitedBy })}
+        />
       )}
     </Stack>
   );
 }
 
 const toCm = (valueM: number): number => Math.round(valueM * 100) / 100;
-const startOf = (subject: Subject, isSeat: boolean): number => (isSeat ? toCm(seatAtKneeM(subject, START_KNEE_DEG)) : START_STEP_M);
+/** From the easy side: two layers easier than last time, or where it is easy for anybody. */
+function startOf(subject: Subject, isSeat: boolean, before: Finding | null): number {
+  if (!isSeat) return before ? Math.max(START_STEP_M, toCm(before.value - BACK_AGAIN_LAYERS * LAYER_M)) : START_STEP_M;
+  if (!before) return toCm(seatAtKneeM(subject, START_KNEE_DEG));
+  return toCm(Math.min(seatRangeM(subject)[1], before.value + BACK_AGAIN_LAYERS * LAYER_M));
+}
 function easier(subject: Subject, fromM: number, isSeat: boolean, layerM: number): number {
   if (!isSeat) return Math.max(0.02, fromM - layerM);
   return toCm(Math.min(seatRangeM(subject)[1], fromM + BACK_BY_LAYERS * layerM));

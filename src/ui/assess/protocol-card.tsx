@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
+import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { v4 as newUuid } from "uuid";
 import { keepFindingAction } from "../../actions/assess";
@@ -17,7 +18,7 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { closedText, findingText, setUpName, setUpText } from "../text/assess-text";
-import { protocolHow, protocolName } from "../text/protocol-text";
+import { protocolHow, protocolName, valueName } from "../text/protocol-text";
 import { dayText } from "../text/day-text";
 import { capital } from "../text/limit-text";
 import { sourceText } from "../text/screen-text";
@@ -52,11 +53,14 @@ function SideEntry({
   const [value, setValue] = useState(NaN);
   const [note, setNote] = useState("");
   const [isDoubted, setDoubted] = useState(false);
+  const [isMissing, setMissing] = useState(false);
   const [round, setRound] = useState(0);
   const { take, isTaking, problem } = useStep(units);
   const before = latestOf(findings, protocol.id, side);
   const isComplete = Number.isFinite(value) && value >= protocol.min && value <= protocol.max;
   const keep = (isConfirmed: boolean): void => {
+    setMissing(!isComplete);
+    if (!isComplete) return;
     const finding = { id, day: today, protocol: protocol.id, side, value, setUp, note, isConfirmed };
     take(
       (stepId) => keepFindingAction(clientId, finding, stepId),
@@ -76,44 +80,51 @@ function SideEntry({
   };
   const who = side === "both" ? "" : `, ${side}`;
   return (
-    <Stack $gap={8} role="group" aria-label={side === "both" ? protocolName(protocol.id) : `${capital(side)} side`}>
-      {side !== "both" && (
-        <h3>
-          {capital(side)} <Soft>{isFirst ? "begin here" : ""}</Soft>
-        </h3>
-      )}
-      <ValueField
-        key={round}
-        protocol={protocol}
-        distanceM={setUp.distanceM ?? 4}
-        value={value}
-        units={units}
-        who={who}
-        onChange={(next) => {
-          setValue(next);
-          setDoubted(false);
-        }}
-      />
-      {before && (
-        <Soft>
-          Last time {findingText(protocol, before.value, units)}, {dayText(before.day)}
-        </Soft>
-      )}
-      <TextField label={`Note${who}`} value={note} onChange={setNote} />
-      <Problem text={problem} />
-      {isDoubted ? (
-        <Notice>
-          {findingText(protocol, value, units)} is hardly ever seen. Look again; if it is so:{" "}
-          <Button isDisabled={isTaking} onPress={() => keep(true)}>
-            It is so, keep it
-          </Button>
-        </Notice>
-      ) : (
-        <Button $tone="primary" isDisabled={!isComplete || isTaking} onPress={() => keep(false)}>
+    <Form
+      aria-label={side === "both" ? protocolName(protocol.id) : `${capital(side)} side`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep(false);
+      }}
+    >
+      <Stack $gap={8}>
+        {side !== "both" && (
+          <h3>
+            {capital(side)} <Soft>{isFirst ? "begin here" : ""}</Soft>
+          </h3>
+        )}
+        <ValueField
+          key={round}
+          protocol={protocol}
+          distanceM={setUp.distanceM ?? 4}
+          value={value}
+          units={units}
+          who={who}
+          onChange={(next) => {
+            setValue(next);
+            setDoubted(false);
+          }}
+        />
+        {before && (
+          <Soft>
+            Last time {findingText(protocol, before.value, units)}, {dayText(before.day)}
+          </Soft>
+        )}
+        <TextField label={`Note${who}`} value={note} onChange={setNote} />
+        <Problem text={isMissing && !isComplete ? `${valueName(protocol.id)}${who} is missing, or cannot be.` : problem} />
+        <Button $tone="primary" type="submit" isDisabled={isTaking}>
           Keep{who}
         </Button>
-      )}
-    </Stack>
+        {isDoubted && ( // under the button: leaving, it must not move the button from under the finger
+          <Notice>
+            {findingText(protocol, value, units)} is hardly ever seen. Look again; if it is so:{" "}
+            <Button isDisabled={isTaking} onPress={() => keep(true)}>
+              It is so, keep it
+            </Button>
+          </Notice>
+        )}
+      </Stack>
+    </Form>
   );
 }
 

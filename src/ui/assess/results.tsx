@@ -7,7 +7,7 @@ import type { Sex } from "../../core/body/body";
 import { sitToStandPower } from "../../core/standards/chair-rise";
 import type { UnitSystem } from "../../core/units";
 import { Card, Soft, Title } from "../kit/layout";
-import { adviceText, apartText, changeText, findingText, normText, placeText, retestText } from "../text/assess-text";
+import { adviceText, apartText, changeText, endText, findingText, normText, placeText, retestText } from "../text/assess-text";
 import { protocolName } from "../text/protocol-text";
 import { dayText } from "../text/day-text";
 import { capital } from "../text/limit-text";
@@ -22,7 +22,8 @@ export interface Whom {
 }
 
 function marksOf(protocol: Protocol, findings: readonly Finding[], units: UnitSystem): Mark[] {
-  return sidesOf(protocol).flatMap((side, row): Mark[] => {
+  const measured = sidesOf(protocol).filter((side) => latestOf(findings, protocol.id, side) !== null);
+  return measured.flatMap((side, row): Mark[] => {
     const all = findingsOf(findings, protocol.id, side);
     const [now, before] = [all.at(-1), all.at(-2)];
     const prefix = side === "both" ? "" : `${side} `;
@@ -63,7 +64,7 @@ export function ResultCard({
         <NormBand
           norm={norm}
           marks={marks}
-          say={(value) => findingText(protocol, protocol.quantity === "count" ? Math.round(value) : value, units)}
+          say={(value) => endText(protocol, value, units)}
           label={`${name}: ${marks.map(({ label }) => label).join(", ")}`}
         />
       )}
@@ -72,7 +73,7 @@ export function ResultCard({
         return (
           <p key={finding.id}>
             {finding.side !== "both" && <strong>{capital(finding.side)}: </strong>}
-            {protocol.quantity === "choice" && `${findingText(protocol, finding.value, units)}, ${dayText(finding.day)}. `}
+            {findingText(protocol, finding.value, units)}, {dayText(finding.day)}.{" "}
             {norm && placeText(placeOf(finding.value, norm), norm, whom)} {change && changeText(change, protocol, units)}
             {finding.note && ` ${finding.note}`}
           </p>

@@ -12,7 +12,7 @@ import { NumberField } from "../kit/number-field";
 import { Card, Page, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { ComplaintFields, emptyComplaint } from "./complaint-fields";
+import { ComplaintFields, emptyComplaint, filledIn } from "./complaint-fields";
 
 const SEXES = [
   { id: "female", label: "Female" },
@@ -33,7 +33,7 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
   const { take, isTaking, problem } = useStep();
   const isMetric = units === "metric";
   const { heightM: stature, massKg: mass } = BODY_LIMITS;
-  const input = { id, name, birthYear, sex, complaints: [complaint], archivedDay: null, goal, heightM, massKg };
+  const input = { id, name, birthYear, sex, complaints: [filledIn(complaint)], archivedDay: null, goal, heightM, massKg };
   const submit = (): void =>
     take(
       (stepId) => addClientAction(input, stepId),

@@ -4,12 +4,13 @@ import { useMemo, useState } from "react";
 import { Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
 import { recordCalmPoseAction } from "../../actions/limits";
+import { calmSeatRow } from "../../core/catalogue/calm-seat";
 import { CATALOGUE, variationById } from "../../core/catalogue/catalogue";
 import { DEFAULT_KIT } from "../../core/fit/context";
 import { type LimitedBy, SITES } from "../../core/limits/complaint";
 import type { Side } from "../../core/mechanics/channels";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
-import { leversOf, type OwnRange, rangeOf, startSetting } from "../../core/templates/form";
+import { leversOf, type OwnRange, startSetting } from "../../core/templates/form";
 import { LEVERS, type Setting, withLever } from "../../core/templates/lever";
 import { poseOf } from "../../core/templates/pose";
 import type { Subject } from "../../core/templates/template";
@@ -34,15 +35,6 @@ const ROWS = CATALOGUE.filter(({ template, isRetired }) => template !== "no-mode
   id,
   label: name,
 }));
-
-const RAISED = "raised-sit-to-stand";
-/** Rows a calm seat can be kept as: the first that has the height in its range. */
-const SEAT_ROWS = [RAISED, "very-high-sit-to-stand", "plain-chair-sit-to-stand"] as const;
-const seatRow = (subject: Subject, heightM: number): string =>
-  SEAT_ROWS.find((id) => {
-    const range = rangeOf(subject, variationById(id), "seatHeightM");
-    return range && heightM >= range.min - 1e-9 && heightM <= range.max + 1e-9;
-  }) ?? RAISED;
 
 /** A number that may be left unmeasured. */
 function MaybeNumber(props: {
@@ -112,13 +104,15 @@ export function CalmPoseForm({
   subject: Subject;
   units: UnitSystem;
   /** A calm seat found on Assess. */
-  given?: { side: Side; heightM: number };
+  given?: { side: Side; heightM: number; limitedBy: LimitedBy };
   onDone: () => void;
 }) {
   const [id] = useState(() => newUuid()); // made here: sent twice, it is one calm pose
   const [side, setSide] = useState<Side>(found?.side ?? subject.leadSide);
-  const [limitedBy, setLimitedBy] = useState<LimitedBy>("kneecap");
-  const [variationId, setVariationId] = useState<string>(() => (found ? seatRow(subject, found.heightM) : RAISED));
+  const [limitedBy, setLimitedBy] = useState<LimitedBy>(found?.limitedBy ?? "kneecap");
+  const [variationId, setVariationId] = useState<string>(() =>
+    found ? calmSeatRow({ ...subject, leadSide: found.side }, found.heightM) : "raised-sit-to-stand",
+  );
   const [given, setGiven] = useState<Setting>(found ? { seatHeightM: found.heightM } : {});
   const [sharePercent, setSharePercent] = useState<number | null>(null);
   const [shankLeanDeg, setShankLeanDeg] = useState<number | null>(null);

@@ -68,7 +68,8 @@ function AdjustForm({ clientId, ceiling, onDone }: { clientId: string; ceiling: 
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take((stepId) => adjustCeilingAction(clientId, { ceilingId: ceiling.id, factor: percent / 100, reason }, stepId), onDone);
+        if (isComplete)
+          take((stepId) => adjustCeilingAction(clientId, { ceilingId: ceiling.id, factor: percent / 100, reason }, stepId), onDone);
       }}
     >
       <Stack>
@@ -93,7 +94,7 @@ function AdjustForm({ clientId, ceiling, onDone }: { clientId: string; ceiling: 
           onChange={setReason}
         />
         <Problem text={problem} />
-        <Button type="submit" $tone="primary" isDisabled={!isComplete || isTaking}>
+        <Button type="submit" $tone="primary" isDisabled={isTaking}>
           {isLooser ? "Loosen it" : "Tighten it"}
         </Button>
       </Stack>

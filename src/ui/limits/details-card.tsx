@@ -14,7 +14,7 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
 import { capital, siteName } from "../text/limit-text";
-import { ComplaintFields, type ComplaintDraft, emptyComplaint, isComplete } from "../clients/complaint-fields";
+import { ComplaintFields, type ComplaintDraft, emptyComplaint, filledIn, isComplete } from "../clients/complaint-fields";
 
 export function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => void }) {
   const [draft, setDraft] = useState(client);
@@ -51,7 +51,7 @@ function ComplaintForm({ clientId, complaint, onDone }: { clientId: string; comp
   const [draft, setDraft] = useState<ComplaintDraft>(() => complaint ?? emptyComplaint(newUuid()));
   const { take, isTaking, problem } = useStep();
   const send = (isEnded: boolean): void =>
-    take((stepId) => correctComplaintAction(clientId, { complaint: draft, isEnded }, stepId), onDone);
+    take((stepId) => correctComplaintAction(clientId, { complaint: filledIn(draft), isEnded }, stepId), onDone);
   return (
     <Form
       onSubmit={(event) => {
@@ -63,7 +63,7 @@ function ComplaintForm({ clientId, complaint, onDone }: { clientId: string; comp
         <ComplaintFields value={draft} onChange={setDraft} />
         <Problem text={problem} />
         <Row>
-          <Button type="submit" $tone="primary" isDisabled={isTaking || !isComplete(draft)}>
+          <Button type="submit" $tone="primary" isDisabled={isTaking || !isComplete(filledIn(draft))}>
             Keep the complaint
           </Button>
           {complaint && (

@@ -21,7 +21,6 @@ export function ActivityQuestion(props: QuestionProps) {
   const known = props.answers.activity;
   const [active, setActive] = useState<"yes" | "no" | null>(known ? (known.active ? "yes" : "no") : null);
   const [months, setMonths] = useState(known?.active ? known.monthsActive : NaN);
-  const isReady = active === "no" || (active === "yes" && Number.isFinite(months));
   return (
     <Stack>
       <Row $gap={24} style={{ alignItems: "start" }}>
@@ -33,7 +32,7 @@ export function ActivityQuestion(props: QuestionProps) {
       <Problem text={problem} />
       <Button
         $tone="primary"
-        isDisabled={isTaking || !isReady}
+        isDisabled={isTaking || active === null}
         onPress={() => keep({ activity: { active: active === "yes", monthsActive: active === "yes" ? months : 0 } })}
       >
         Keep the answer

@@ -118,7 +118,8 @@ export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, tod
             </ul>
             {gate.state === "open" && (
               <p>
-                Next: <Link href={`/clients/${clientId}/limits`}>a clinician&apos;s limits and one calm seat</Link>.
+                Next: <Link href={`/clients/${clientId}/assess?do=calm-seat`}>one calm seat</Link>, and{" "}
+                <Link href={`/clients/${clientId}/limits`}>a clinician&apos;s limits</Link> if there are any.
               </p>
             )}
           </Card>

@@ -73,8 +73,12 @@ export function placeText(place: Place, norm: Norm, { age, sex }: { age: number;
     return `${place === "below" ? "Below" : place === "above" ? "Above" : "At"} the published mean of ${sex === "female" ? "women" : "men"} of ${age}.`;
   return `${place === "within" ? "Within" : place === "below" ? "Below" : "Above"} ${whom}.`;
 }
+/** An end of a published band: no finer than the measure itself. */
+export const endText = (protocol: Protocol, value: number, units: UnitSystem): string =>
+  protocol.quantity === "count" || protocol.quantity === "score" ? String(Math.round(value)) : findingText(protocol, value, units);
+
 export function normText(protocol: Protocol, { low, high, of, source }: Norm, units: UnitSystem): string {
-  const say = (value: number): string => findingText(protocol, protocol.quantity === "count" ? Math.round(value) : value, units);
+  const say = (value: number): string => endText(protocol, value, units);
   const range = low === null ? `up to ${say(high ?? 0)}` : high === null || high === low ? say(low) : `${say(low)} to ${say(high)}`;
   return `${range}: ${OF[of]} in ${sourceText(source === "trade" ? { kind: "trade" } : { kind: "published", id: source })}`;
 }

@@ -1,3 +1,4 @@
+import { isMeasuredLimit } from "../../core/assess/range-limits";
 import type { UnitSystem } from "../../core/units";
 import type { FitReason } from "../../core/fit/judge";
 import type { Opening } from "../../core/fit/search";
@@ -99,9 +100,11 @@ export function openingText(opening: Opening, limits: readonly Limit[], units: U
       return `opens at ${(Object.entries(opening.levers) as [LeverId, number][]).map(([lever, value]) => leverPhrase(lever, value, units)).join(", with ")}`;
     case "limit-ends": {
       const limit = limits.find(({ id }) => id === opening.limitId);
-      return limit
-        ? `opens when this is lifted: ${limitRuleText(limit.rule, limit.side, units).toLowerCase()}, ${ownerText(limit)}`
-        : "opens when its limit is lifted";
+      if (!limit) return "opens when its limit is lifted";
+      const what = limitRuleText(limit.rule, limit.side, units).toLowerCase();
+      return isMeasuredLimit(limit)
+        ? `opens when more is measured: ${what} so far`
+        : `opens when this is lifted: ${what}, ${ownerText(limit)}`;
     }
     case "ceiling-rises":
       return `opens when the ceiling has risen by ${percentText(opening.useFraction - 1)}`;

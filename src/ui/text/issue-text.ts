@@ -39,6 +39,9 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   pauseS: "Seconds of pause",
   riseS: "Seconds rising",
   restS: "Rest",
+  repetitions: "Repetitions",
+  value: "The value",
+  factor: "Of today's ceiling",
 };
 
 /** A problem with an input, in the trainer's words. */

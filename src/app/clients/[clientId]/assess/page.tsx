@@ -1,5 +1,5 @@
 import { adviceOf } from "../../../../core/assess/advice";
-import { retestsOf } from "../../../../core/assess/finding";
+import { isProtocol, retestsOf } from "../../../../core/assess/finding";
 import { type Assessed, closedBy, pickProtocols } from "../../../../core/assess/pick";
 import { PROTOCOLS } from "../../../../core/assess/protocols.data";
 import { openWarningsOf } from "../../../../core/record/derive";
@@ -10,8 +10,13 @@ import { requireSignedIn } from "../../../../server/session";
 import { AssessScreen } from "../../../../ui/assess/assess-screen";
 import { ageOn } from "../../../../ui/text/day-text";
 
-export default async function AssessPage({ params }: { params: Promise<{ clientId: string }> }) {
-  const { clientId } = await params;
+interface Props {
+  params: Promise<{ clientId: string }>;
+  searchParams: Promise<{ do?: string }>;
+}
+
+export default async function AssessPage({ params, searchParams }: Props) {
+  const [{ clientId }, { do: wanted }] = [await params, await searchParams];
   const { today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
   const { client, screen, complaints, limits, findings, dailyTasks } = record;
@@ -36,6 +41,7 @@ export default async function AssessPage({ params }: { params: Promise<{ clientI
     <AssessScreen
       clientId={clientId}
       whom={{ age, sex: client.sex, massKg: body?.massKg ?? null, statureM: body?.heightM ?? null }}
+      wanted={wanted !== undefined && isProtocol(wanted) ? wanted : null}
       findings={findings}
       picked={pickProtocols(assessed)}
       closed={Object.fromEntries(closed)}
