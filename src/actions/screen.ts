@@ -5,9 +5,10 @@ import { type StepResult, takeStep } from "./step";
 
 /** One question before training answered, or more. */
 export async function answerScreenAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
-  return takeStep("screen", stepId, screenPartSchema, input, ({ scope, today }, em, { signs, ...part }) =>
-    answerScreen(scope, em, clientId, signs ? { ...part, signs: { ...signs, day: today } } : part, today),
-  );
+  return takeStep("screen", stepId, screenPartSchema, input, ({ scope, today }, em, { signs, back, ...part }) => {
+    const dated = { ...(signs ? { signs: { ...signs, day: today } } : {}), ...(back ? { back: { ...back, day: today } } : {}) };
+    return answerScreen(scope, em, clientId, { ...part, ...dated }, today);
+  });
 }
 
 /** A rule set aside for one client, with the reason. */

@@ -3,7 +3,9 @@ import { CLINICIAN_ROLES, WARNING_SIGNS } from "../core/limits/clinician";
 import { CONDITION_IDS } from "../core/screen/conditions.data";
 import type { OwnCondition, ScreenAnswers } from "../core/screen/screen";
 import { SYMPTOMS } from "../core/standards/pre-participation";
-import { channelSide, day, uuid, within, words } from "./fields";
+import { PAIN_SCALE } from "../core/progress/morning";
+import { BACK_SIGNS, type Goal, GOAL_MEASURES, GOAL_TASKS, MEDICINES } from "../core/screen/further.data";
+import { channelSide, day, maybeWords, uuid, within, words } from "./fields";
 
 const oneOf = (values: readonly string[]): Joi.StringSchema => Joi.string().valid(...values);
 
@@ -26,16 +28,57 @@ const clinicianSaid = {
 /** Compared before they are read: either may be anything, or missing. */
 const isSameCondition = (a?: Partial<OwnCondition>, b?: Partial<OwnCondition>): boolean => a?.id === b?.id && a?.side === b?.side;
 const isAsked = Joi.object({ kind: Joi.valid("not-asked").required() }).unknown();
+const goalSchema = Joi.object<Goal>({
+  task: oneOf(GOAL_TASKS).required(),
+  measure: Joi.when("task", {
+    switch: GOAL_TASKS.map((task) => {
+      const bounds = GOAL_MEASURES[task];
+      return { is: task, then: bounds ? within(bounds).allow(null).required() : Joi.valid(null).required() };
+    }),
+  }),
+  words: maybeWords(120).required(),
+});
+const backSigns = Joi.array().items(oneOf(BACK_SIGNS)).unique().required();
 const answeredKeys = {
   conditions: Joi.array().items(conditionSchema).unique(isSameCondition).max(30),
   activity: activitySchema,
+  goals: Joi.array().items(goalSchema).max(12),
+  pain: Joi.object({
+    worstScore: within(PAIN_SCALE).allow(null).required(),
+    morningStiffMin: within({ min: 0, max: 600 }).allow(null).required(),
+    swells: Joi.boolean().required(),
+    when: maybeWords(200).required(),
+  }),
+  medicines: Joi.object({
+    kinds: Joi.array().items(oneOf(MEDICINES)).unique().required(),
+    injectionDay: day.allow(null).required(),
+  }),
+  aids: Joi.object({
+    brace: Joi.boolean().required(),
+    stick: Joi.boolean().required(),
+    footwear: maybeWords(120).required(),
+    helperAtHome: Joi.boolean().required(),
+  }),
+  person: Joi.object({
+    fear: maybeWords(200).required(),
+    ownLimit: maybeWords(200).required(),
+    sessionsPerWeek: within({ min: 1, max: 14 }).integer().allow(null).required(),
+    minutes: within({ min: 5, max: 180 }).integer().allow(null).required(),
+  }),
   clearance: Joi.object({ kind: oneOf(["not-asked", "cleared", "refused"]).required() }).when(isAsked, {
     otherwise: Joi.object(clinicianSaid),
   }),
 };
 /** One answered question or more, as a form sends it: the studio dates it. */
-export type ScreenPart = Omit<ScreenAnswers, "setAside" | "signs"> & { signs?: Omit<NonNullable<ScreenAnswers["signs"]>, "day"> };
-export const screenPartSchema = Joi.object<ScreenPart>({ ...answeredKeys, signs: Joi.object(signsKeys) }).min(1);
+export type ScreenPart = Omit<ScreenAnswers, "setAside" | "signs" | "back"> & {
+  signs?: Omit<NonNullable<ScreenAnswers["signs"]>, "day">;
+  back?: Omit<NonNullable<ScreenAnswers["back"]>, "day">;
+};
+export const screenPartSchema = Joi.object<ScreenPart>({
+  ...answeredKeys,
+  signs: Joi.object(signsKeys),
+  back: Joi.object({ signs: backSigns }),
+}).min(1);
 
 const asideSchema = Joi.object({
   ruleId: words(60).required(),
@@ -47,6 +90,7 @@ const asideSchema = Joi.object({
 export const screenAnswersSchema = Joi.object<ScreenAnswers>({
   ...answeredKeys,
   signs: Joi.object({ ...signsKeys, day: day.required() }),
+  back: Joi.object({ signs: backSigns, day: day.required() }),
   setAside: Joi.array().items(asideSchema).max(60),
 });
 export interface ScreenInput {

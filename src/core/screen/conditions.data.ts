@@ -44,6 +44,7 @@ export const CONDITION_KINDS: readonly ConditionKind[] = [
   kind("whole", "blood-pressure"),
   kind("whole", "diabetes", { disease: "metabolic" }),
   kind("whole", "kidney", { disease: "renal" }),
+  kind("whole", "heart-rate-medicine"),
   kind("whole", "falls"),
   kind("whole", "shoulder-or-grip"),
 ];

@@ -66,6 +66,7 @@ export const SCREEN_RULES: readonly ScreenRule[] = [
   { id: "pressure-breath", condition: "blood-pressure", ...never("breath-holding"), source: published("williams-2007") },
   { id: "pressure-reading", condition: "blood-pressure", source: published("williams-2007") },
   { id: "diabetes-feet", condition: "diabetes", source: published("colberg-2016") },
+  { id: "heart-rate-effort", condition: "heart-rate-medicine", source: published("tanaka-2001") },
   { id: "falls-support", condition: "falls", source: OWN },
   { id: "grip-support", condition: "shoulder-or-grip", source: OWN },
 ];

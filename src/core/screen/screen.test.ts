@@ -2,9 +2,12 @@ import { describe, expect, test } from "vitest";
 import { dayAfter } from "../day";
 import { isBinding, limitState } from "../limits/limit";
 import { CONDITION_IDS, CONDITION_KINDS } from "./conditions.data";
+import { type BackSign, FURTHER_QUESTIONS } from "./further.data";
 import { SCREEN_RULES } from "./rules.data";
 import {
   carefulFrom,
+  conditionsOf,
+  furtherQuestions,
   clocksOf,
   dayProblem,
   type OwnCondition,
@@ -146,4 +149,39 @@ test("days that cannot be are named", () => {
   expect(dayProblem(own("pregnancy", dayAfter(TODAY, 280)), TODAY)).toBeNull();
   expect(dayProblem(own("pregnancy", dayAfter(TODAY, -22)), TODAY)).toBe("day.past");
   expect(dayProblem(own("falls", null), TODAY)).toBeNull();
+});
+
+describe("what makes a back worse", () => {
+  const back = (...signs: BackSign[]): ScreenAnswers => ({ ...NONE, back: { day: "2026-11-20", signs } });
+  const ids = (answers: ScreenAnswers): string[] => conditionsOf(answers).map(({ id }) => id);
+  test("brings the rules of its kind of back, and care with it, once however many signs say so", () => {
+    expect(ids(back("bending", "socks-and-shoes", "stiff-on-rising", "sitting"))).toEqual(["back-bend"]);
+    expect(ids(back("arching", "one-side"))).toEqual(["back-arch", "back-spasm"]);
+    expect(ids({ ...back("bending"), conditions: [own("back-bend")] })).toEqual(["back-bend"]);
+    expect(carefulFrom(back("arching"))).toEqual(["back"]);
+    expect(rulesOn(back("bending"), TODAY).map(({ rule }) => rule.id)).toEqual(["bend-calm-pose"]);
+    expect(ids(back())).toEqual([]);
+  });
+  test("asks a physician first where it spreads; a clearance from before that was said does not cover it", () => {
+    expect(screenGate(back("spreading"), TODAY)).toMatchObject({ state: "refer", because: ["disc-first"] });
+    expect(screenGate({ ...back("spreading"), clearance: cleared("2026-11-19") }, TODAY)).toMatchObject({ state: "refer" });
+    expect(screenGate({ ...back("spreading"), clearance: cleared("2026-11-20") }, TODAY)).toMatchObject({ state: "open" });
+    expect(
+      ruleLimits(back("spreading"))
+        .filter((limit) => isBinding(limit, TODAY))
+        .map(({ rule }) => rule),
+    ).toEqual([{ kind: "never", what: "bar-on-shoulders" }]);
+  });
+  test("is asked where a back hurts or is known of, and of nobody else", () => {
+    expect(furtherQuestions(NONE, false)).not.toContain("back");
+    expect(furtherQuestions(NONE, true)).toContain("back");
+    expect(furtherQuestions({ ...NONE, conditions: [own("back-arch")] }, false)).toContain("back");
+    expect(furtherQuestions(NONE, false)).toHaveLength(FURTHER_QUESTIONS.length - 1);
+  });
+});
+
+test("a medicine that holds the heart rate down is reminded of; none of the further answers is waited for", () => {
+  const answers: ScreenAnswers = { ...NONE, medicines: { kinds: ["blunts-heart-rate"], injectionDay: null } };
+  expect(rulesOn(answers, TODAY).map(({ rule }) => rule.id)).toEqual(["heart-rate-effort"]);
+  expect(screenGate(answers, TODAY).state).toBe("open");
 });

@@ -6,6 +6,7 @@ import type { ChannelSide } from "../mechanics/channels";
 import { type Gestation, gestation, lastPeriodOf, TERM_DAYS } from "../standards/gestation";
 import { preParticipation, type Symptom, type Verdict } from "../standards/pre-participation";
 import { CONDITION_KINDS, type ConditionKind } from "./conditions.data";
+import { BACK_MEANS, type BackSign, FURTHER_QUESTIONS, type FurtherQuestion, type Goal, type Medicine } from "./further.data";
 import { SCREEN_RULES, type ScreenRule } from "./rules.data";
 
 /** One condition of a client: the side it is on, and the day its clock counts from where that is known. */
@@ -21,11 +22,37 @@ export interface ScreenAnswers {
   conditions?: readonly OwnCondition[];
   activity?: { active: boolean; monthsActive: number };
   clearance?: { kind: "not-asked" } | { kind: "cleared" | "refused"; by: string; role: ClinicianRole; day: Day };
+  goals?: readonly Goal[];
+  /** How it hurts: at its worst, stiffness of the morning in minutes, when. */
+  pain?: { worstScore: number | null; morningStiffMin: number | null; swells: boolean; when: string };
+  /** Of a client whose back hurts, and the day it was asked. */
+  back?: { day: Day; signs: readonly BackSign[] };
+  medicines?: { kinds: readonly Medicine[]; injectionDay: Day | null };
+  aids?: { brace: boolean; stick: boolean; footwear: string; helperAtHome: boolean };
+  /** What is feared; what of the form is the joint's own limit and not to be corrected; the time there is. */
+  person?: { fear: string; ownLimit: string; sessionsPerWeek: number | null; minutes: number | null };
   /** Rules the trainer has set aside, with why: never what a clinician said. */
   setAside?: readonly { ruleId: string; side: ChannelSide; by: string; reason: string; day: Day }[];
 }
 export const SCREEN_QUESTIONS = ["signs", "conditions", "activity", "clearance"] as const;
 export type ScreenQuestion = (typeof SCREEN_QUESTIONS)[number];
+
+/** Those that follow from what was said: a back is asked about where one hurts. */
+export const furtherQuestions = ({ conditions = [] }: ScreenAnswers, backHurts: boolean): FurtherQuestion[] =>
+  FURTHER_QUESTIONS.filter((question) => question !== "back" || backHurts || conditions.some(({ id }) => kindOf(id)?.careful === "back"));
+
+/** What was said to be known, and what the other answers come to. A clearance from before they were given does not cover them. */
+export function conditionsOf({ conditions = [], back, medicines }: ScreenAnswers): OwnCondition[] {
+  const implied: OwnCondition[] = [
+    ...[...new Set((back?.signs ?? []).map((sign) => BACK_MEANS[sign]))].map((id): OwnCondition => ({
+      id,
+      side: "both",
+      day: back?.day ?? null,
+    })),
+    ...(medicines?.kinds.includes("blunts-heart-rate") ? [{ id: "heart-rate-medicine", side: "both" as const, day: null }] : []),
+  ];
+  return [...conditions, ...implied.filter(({ id }) => !conditions.some((known) => known.id === id))];
+}
 
 const kindOf = (id: string): ConditionKind | undefined => CONDITION_KINDS.find((kind) => kind.id === id);
 /** A date nobody knows never opens anything: the rule has always run. */
@@ -43,8 +70,8 @@ export interface OwnRule {
   fromDay: Day;
   untilDay: Day | null;
 }
-export function rulesOf({ conditions = [] }: ScreenAnswers): OwnRule[] {
-  return conditions.flatMap((condition) => {
+export function rulesOf(answers: ScreenAnswers): OwnRule[] {
+  return conditionsOf(answers).flatMap((condition) => {
     const start = clockDay(condition);
     return SCREEN_RULES.filter((rule) => rule.condition === condition.id).map((rule) => ({
       rule,
@@ -76,8 +103,8 @@ export function ruleLimits(answers: ScreenAnswers): Limit[] {
 }
 
 /** Conditions that ask for care with the low back, with bone, or with a belly. */
-export const carefulFrom = ({ conditions = [] }: ScreenAnswers): Careful[] => [
-  ...new Set(conditions.flatMap(({ id }) => kindOf(id)?.careful ?? [])),
+export const carefulFrom = (answers: ScreenAnswers): Careful[] => [
+  ...new Set(conditionsOf(answers).flatMap(({ id }) => kindOf(id)?.careful ?? [])),
 ];
 
 /** Open: a session may be built. Missing: something was not asked. Refer: a clinician looks first. Stop: until one has. */

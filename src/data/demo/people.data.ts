@@ -9,7 +9,7 @@ import type { Complaint } from "../../core/limits/complaint";
 import type { ClinicianRole, WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { CalmPoseFact, ClientProfile } from "../../core/record/record";
-import type { OwnCondition, ScreenQuestion } from "../../core/screen/screen";
+import type { OwnCondition, ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
 import type { Setting } from "../../core/templates/lever";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
@@ -22,6 +22,8 @@ export interface DemoClient {
   /** What is known of them, days from today; who has cleared them for exercise. */
   conditions: readonly InDays<OwnCondition, "day">[];
   cleared: { by: string; role: ClinicianRole } | null;
+  /** Answers that nobody waits for. */
+  further?: Pick<ScreenAnswers, "goals" | "pain" | "medicines" | "aids" | "person">;
   /** Parts of the screen that nobody has asked yet. */
   notAsked?: readonly ScreenQuestion[];
   /** A sign said before training, and who cleared it. */
@@ -82,6 +84,14 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     ],
     conditions: [{ id: "ligament-repair", side: "right", day: -230 }],
     cleared: { by: "Dr Halvard Sund", role: "surgeon" },
+    further: {
+      goals: [
+        { task: "stairs", measure: 0.2, words: "the bell tower, one foot per step" },
+        { task: "rise", measure: 0.42, words: "her own sofa" },
+      ],
+      pain: { worstScore: 5, morningStiffMin: 10, swells: false, when: "Stairs down, and after long sitting" },
+      person: { fear: "That the repair gives way", ownLimit: "", sessionsPerWeek: 2, minutes: 40 },
+    },
     findings: [
       { protocol: "chair-stand", side: "both", value: 11, daysAgo: 61, setUp: { seatHeightM: 0.43 } },
       { protocol: "chair-stand", side: "both", value: 13, daysAgo: 5, setUp: { seatHeightM: 0.43 } },
@@ -373,6 +383,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     ],
     cleared: { by: "Dr Halvard Sund", role: "doctor" },
     lastMorningSign: "chest-pain",
+    further: { medicines: { kinds: ["blunts-heart-rate", "thins-blood"], injectionDay: null } },
     findings: [{ protocol: "walking-speed", side: "both", value: 1.31, daysAgo: 18, setUp: { distanceM: 4 } }],
     heightM: 1.82,
     massKg: 101,
@@ -444,6 +455,11 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { id: "sprains", side: "right", day: null },
     ],
     cleared: null,
+    further: {
+      goals: [{ task: "walk", measure: 90, words: "the cliff path" }],
+      aids: { brace: false, stick: false, footwear: "Firm walking shoes, an insole on the right", helperAtHome: false },
+      person: { fear: "", ownLimit: "Left hip turns out in the squat", sessionsPerWeek: 3, minutes: 30 },
+    },
     findings: [
       { protocol: "one-leg-stance", side: "left", value: 21, daysAgo: 30 },
       { protocol: "one-leg-stance", side: "right", value: 38, daysAgo: 30 },

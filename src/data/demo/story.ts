@@ -5,7 +5,7 @@ import { variationById } from "../../core/catalogue/catalogue";
 import { fitVariation } from "../../core/fit/search";
 import { type Day, dayAfter } from "../../core/day";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
-import type { ScreenAnswers } from "../../core/screen/screen";
+import type { ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
 import { recordCalmPose, raiseCeiling } from "../loop/calibrate";
 import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
@@ -41,14 +41,14 @@ const painsOf = (person: DemoClient, painScore: number) => complaintIds(person).
 const usualOf = ({ complaints }: DemoClient): number => complaints[0]?.usualPainScore ?? 0;
 
 /** The questions before training, as they were answered at the first visit. */
-function screenOf({ key, conditions, cleared, sign, notAsked = [] }: DemoClient, firstDay: Day, today: Day): ScreenAnswers {
-  const answers: Required<Omit<ScreenAnswers, "setAside">> = {
+function screenOf({ key, conditions, cleared, sign, further = {}, notAsked = [] }: DemoClient, firstDay: Day, today: Day): ScreenAnswers {
+  const answers: Pick<Required<ScreenAnswers>, ScreenQuestion> = {
     signs: { id: demoId(`${key} signs`), day: firstDay, signs: sign ? [sign.sign] : [], symptoms: [] },
     conditions: conditions.map(({ day, ...condition }) => ({ ...condition, day: day === null ? null : dayAfter(today, day) })),
     activity: { active: false, monthsActive: 0 },
     clearance: cleared ? { kind: "cleared", ...cleared, day: firstDay } : { kind: "not-asked" },
   };
-  return Object.fromEntries(Object.entries(answers).filter(([question]) => !notAsked.some((each) => each === question)));
+  return { ...Object.fromEntries(Object.entries(answers).filter(([question]) => !notAsked.some((each) => each === question))), ...further };
 }
 
 /** First visit: profile, complaints, limits, the calm poses and the first rung that the fit proposes of each pattern. */

@@ -48,6 +48,18 @@ describe("no session is built", () => {
   });
 });
 
+describe("further answers", () => {
+  test("are kept beside the others, dated by the studio, and one that spreads asks a physician first", async () => {
+    const studio = await makeStudio(orm);
+    await openTestSession(orm, studio, "2026-10-05");
+    await answer(studio, { goals: [{ task: "stairs", measure: 0.18, words: "" }], back: { day: TODAY, signs: ["spreading"] } });
+    expect((await recordOf(studio)).screen).toMatchObject({ goals: [{ task: "stairs" }], activity: { active: true } });
+    expect(await open(studio)).toEqual({ ok: false, refusal: { code: "refer-first", because: ["disc-first"] } });
+    const later = { medicines: { kinds: [], injectionDay: "2026-10-07" } };
+    expect(await answer(studio, later)).toMatchObject({ ok: false, refusal: { code: "day-wrong", condition: "injection" } });
+  });
+});
+
 describe("answers", () => {
   test("keep what was answered before, and their rules bind the fit like any limit", async () => {
     const studio = await makeStudio(orm);

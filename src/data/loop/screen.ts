@@ -14,7 +14,9 @@ export const answerScreen = (scope: Scope, em: EntityManager, clientId: string, 
       const problem = dayProblem(condition, day);
       if (problem) return refuse({ code: "day-wrong", condition: condition.id, problem });
     }
-    const { clearance } = part;
+    const { clearance, medicines } = part;
+    if (medicines?.injectionDay && medicines.injectionDay > day)
+      return refuse({ code: "day-wrong", condition: "injection", problem: "day.future" });
     if (clearance && clearance.kind !== "not-asked" && clearance.day > day)
       return refuse({ code: "day-wrong", condition: "clearance", problem: "day.future" });
     await addScreen(scope, em, clientId, { ...screen, ...part }, day);

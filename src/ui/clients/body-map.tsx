@@ -14,16 +14,16 @@ interface Spot {
   at: readonly [x: number, y: number];
 }
 const PAIRED: readonly { site: Site; x: number; y: number }[] = [
-  { site: "hip", x: 15, y: 92 },
-  { site: "kneecap", x: 11, y: 139 },
-  { site: "knee", x: 17, y: 147 },
+  { site: "hip", x: 12, y: 96 },
+  { site: "kneecap", x: 10, y: 137 },
+  { site: "knee", x: 19, y: 150 },
 ];
 /** Drawn facing the trainer: the client's right is on the left of the drawing. */
 const spotsOf = (side: "right" | "left"): Spot[] =>
   PAIRED.map(({ site, x, y }) => ({ site, side, at: [side === "right" ? 50 - x : 50 + x, y] }));
 const BACK: readonly Spot[] = [
-  { site: "low-back", side: "both", at: [50, 76] },
-  { site: "back-bend", side: "both", at: [50, 82] },
+  { site: "low-back", side: "both", at: [50, 66] },
+  { site: "back-bend", side: "both", at: [50, 84] },
 ];
 
 const Map = styled.div`
@@ -75,15 +75,13 @@ export function BodyMap({
   value: { site: Site; side: ChannelSide | null } | null;
   onChange: (spot: { site: Site; side: ChannelSide }) => void;
 }) {
+  const choose = (key: string): void => {
+    const spot = ALL.find((each) => keyOf(each) === key);
+    if (spot) onChange({ site: spot.site, side: spot.side });
+  };
   const chosen = value && value.side !== null ? keyOf({ site: value.site, side: value.side }) : null;
   return (
-    <RadioGroup
-      value={chosen}
-      onChange={(key) => {
-        const spot = ALL.find((each) => keyOf(each) === key);
-        if (spot) onChange({ site: spot.site, side: spot.side });
-      }}
-    >
+    <RadioGroup value={chosen} onChange={choose}>
       <FieldLabel>Where it hurts</FieldLabel>
       <Map>
         <Side>
@@ -102,15 +100,17 @@ export function BodyMap({
           </g>
           <circle cx={50} cy={16} r={12} fill={color.marine} />
           {ALL.map((spot) => (
-            <circle
-              key={keyOf(spot)}
-              cx={spot.at[0]}
-              cy={spot.at[1]}
-              r={keyOf(spot) === chosen ? 6 : 3}
-              fill={keyOf(spot) === chosen ? color.brassLight : color.paper}
-              stroke={color.ink}
-              strokeWidth={1}
-            />
+            <g key={keyOf(spot)} onClick={() => choose(keyOf(spot))} style={{ cursor: "pointer" }}>
+              <circle cx={spot.at[0]} cy={spot.at[1]} r={9} fill="transparent" />
+              <circle
+                cx={spot.at[0]}
+                cy={spot.at[1]}
+                r={keyOf(spot) === chosen ? 6 : 3.5}
+                fill={keyOf(spot) === chosen ? color.brassLight : color.paper}
+                stroke={color.ink}
+                strokeWidth={1}
+              />
+            </g>
           ))}
         </svg>
         <Side>

@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import styled from "styled-components";
 import type { Day } from "../../core/day";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
@@ -14,16 +14,17 @@ import {
   type ScreenAnswers,
   type ScreenQuestion,
 } from "../../core/screen/screen";
+import type { FurtherQuestion } from "../../core/screen/further.data";
 import type { UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { dayText } from "../text/day-text";
-import { roleName } from "../text/limit-text";
-import { conditionText, gateText, questionText, symptomText } from "../text/screen-text";
-import { warningText } from "../text/decision-text";
+import { conditionText, gateText, questionText } from "../text/screen-text";
 import { color } from "../theme/tokens";
 import { ActivityQuestion, ClearanceQuestion } from "./clearance-question";
 import { ConditionsQuestion } from "./conditions-question";
+import { answeredText } from "./answered";
+import { AidsQuestion, BackQuestion, GoalsQuestion, MedicinesQuestion, PainQuestion, PersonQuestion } from "./further-questions";
 import { RuleLine } from "./rule-line";
 import { SignsQuestion } from "./signs-question";
 
@@ -35,30 +36,38 @@ const Question = styled(Card)<{ $isOpen: boolean }>`
   }
 `;
 
-/** What was answered, in a line; null while nobody has. */
-function answerText({ signs, conditions, activity, clearance }: ScreenAnswers, question: ScreenQuestion): string | null {
-  switch (question) {
-    case "signs":
-      return signs ? [...signs.signs.map(warningText), ...signs.symptoms.map(symptomText)].join("; ") || "None of these" : null;
-    case "conditions":
-      return conditions
-        ? conditions
-            .map(({ id, side, day }) => `${conditionText(id)}${side === "both" ? "" : `, ${side}`}${day ? `, ${dayText(day)}` : ""}`)
-            .join("; ") || "None of these"
-        : null;
-    case "activity":
-      return activity ? (activity.active ? `Yes, for ${activity.monthsActive} months` : "No") : null;
-    case "clearance":
-      if (!clearance) return null;
-      if (clearance.kind === "not-asked") return "Nobody has been asked";
-      return `${clearance.kind === "cleared" ? "Cleared" : "Advised against"} by ${clearance.by}, ${roleName[clearance.role].toLowerCase()}, ${dayText(clearance.day)}`;
-  }
-}
-
 const clockText = (clock: Clock): string =>
   clock.kind === "gestation"
     ? `${conditionText(clock.condition.id)}: week ${clock.at.week}, day ${clock.at.day}, trimester ${clock.at.trimester}, due ${dayText(clock.at.dueDay)}`
     : `${conditionText(clock.condition.id)}: ${clock.weeks} weeks`;
+
+type AnyQuestion = ScreenQuestion | FurtherQuestion;
+interface AskedProps {
+  question: AnyQuestion;
+  open: AnyQuestion | null;
+  answers: ScreenAnswers;
+  units: UnitSystem;
+  onOpen: (question: AnyQuestion) => void;
+  children: ReactNode;
+}
+/** One question: open, or as it was answered. */
+function Asked({ question, open, answers, units, onOpen, children }: AskedProps) {
+  const isOpen = question === open;
+  const answer = answeredText(answers, question, units);
+  return (
+    <Question id={question} $isOpen={isOpen} aria-label={questionText[question]}>
+      <Row style={{ justifyContent: "space-between" }}>
+        <Title>{questionText[question]}</Title>
+        {!isOpen && (
+          <TextButton aria-label={`Answer: ${questionText[question]}`} onPress={() => onOpen(question)}>
+            {answer === null ? "answer" : "change"}
+          </TextButton>
+        )}
+      </Row>
+      {isOpen ? children : <p>{answer ?? <Soft>Not asked yet</Soft>}</p>}
+    </Question>
+  );
+}
 
 export interface ScreenPageProps {
   clientId: string;
@@ -67,13 +76,15 @@ export interface ScreenPageProps {
   rules: readonly OwnRule[];
   clocks: readonly Clock[];
   limits: readonly Limit[];
+  /** Those that follow, asked when there is time. */
+  further: readonly FurtherQuestion[];
   today: Day;
   units: UnitSystem;
 }
 
 /** The questions before training, one open at a time; what was answered, and what it has changed, stays beside it. */
-export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, today, units }: ScreenPageProps) {
-  const [chosen, setChosen] = useState<ScreenQuestion | null>(null);
+export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, further, today, units }: ScreenPageProps) {
+  const [chosen, setChosen] = useState<ScreenQuestion | FurtherQuestion | null>(null);
   const open = chosen ?? SCREEN_QUESTIONS.find((question) => answers[question] === undefined) ?? null;
   const { head, reasons } = gateText(gate);
   const onDone = (): void => setChosen(null);
@@ -82,27 +93,25 @@ export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, tod
     <Page>
       <Columns $template="minmax(0, 1fr) 430px">
         <Stack>
-          {SCREEN_QUESTIONS.map((question) => {
-            const answer = answerText(answers, question);
-            const isOpen = question === open;
-            return (
-              <Question key={question} id={question} $isOpen={isOpen} aria-label={questionText[question]}>
-                <Row style={{ justifyContent: "space-between" }}>
-                  <Title>{questionText[question]}</Title>
-                  {!isOpen && (
-                    <TextButton aria-label={`Answer: ${questionText[question]}`} onPress={() => setChosen(question)}>
-                      {answer === null ? "answer" : "change"}
-                    </TextButton>
-                  )}
-                </Row>
-                {!isOpen && <p>{answer ?? <Soft>Not asked yet</Soft>}</p>}
-                {isOpen && question === "signs" && <SignsQuestion {...common} />}
-                {isOpen && question === "conditions" && <ConditionsQuestion {...common} />}
-                {isOpen && question === "activity" && <ActivityQuestion {...common} />}
-                {isOpen && question === "clearance" && <ClearanceQuestion {...common} />}
-              </Question>
-            );
-          })}
+          {SCREEN_QUESTIONS.map((question) => (
+            <Asked key={question} {...{ question, open, answers, units }} onOpen={setChosen}>
+              {question === "signs" && <SignsQuestion {...common} />}
+              {question === "conditions" && <ConditionsQuestion {...common} />}
+              {question === "activity" && <ActivityQuestion {...common} />}
+              {question === "clearance" && <ClearanceQuestion {...common} />}
+            </Asked>
+          ))}
+          <Title>When there is time</Title>
+          {further.map((question) => (
+            <Asked key={question} {...{ question, open, answers, units }} onOpen={setChosen}>
+              {question === "goals" && <GoalsQuestion {...common} units={units} />}
+              {question === "pain" && <PainQuestion {...common} />}
+              {question === "back" && <BackQuestion {...common} />}
+              {question === "medicines" && <MedicinesQuestion {...common} />}
+              {question === "aids" && <AidsQuestion {...common} />}
+              {question === "person" && <PersonQuestion {...common} />}
+            </Asked>
+          ))}
         </Stack>
         <Stack>
           <Card

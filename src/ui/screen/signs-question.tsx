@@ -20,7 +20,7 @@ export const Taps = styled.div`
 
 /** Said once: what the warning list has already is not asked again among the symptoms. */
 const OTHER_SYMPTOMS = SYMPTOMS.filter((symptom) => symptom !== "chest-pain" && symptom !== "dizzy-or-faint");
-const toggled = <T,>(all: readonly T[], one: T, isOn: boolean): T[] => (isOn ? [...all, one] : all.filter((each) => each !== one));
+export const toggled = <T,>(all: readonly T[], one: T, isOn: boolean): T[] => (isOn ? [...all, one] : all.filter((each) => each !== one));
 
 export function SignsQuestion(props: QuestionProps) {
   const { keep, isTaking, problem } = useAnswer(props);

@@ -54,8 +54,10 @@ export function LimitsBar(props: {
   last: string;
   /** Measures that are due again. */
   overdueCount: number;
+  /** What looks like poor form and is the joint's own. */
+  ownLimit: string;
 }) {
-  const { clientId, limits, warnings, today, units, last, overdueCount } = props;
+  const { clientId, limits, warnings, today, units, last, overdueCount, ownLimit } = props;
   const inForce = limits.filter((limit) => isBinding(limit, today));
   const binding = inForce.filter((limit) => isTelling(limit, inForce));
   return (
@@ -74,6 +76,7 @@ export function LimitsBar(props: {
             {limitText(limit, today, units)}
           </Chip>
         ))}
+        {ownLimit !== "" && <Chip $clinician={false}>Own limit, not to be corrected: {ownLimit}</Chip>}
       </List>
       <Right>
         {overdueCount > 0 && (

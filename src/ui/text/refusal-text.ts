@@ -53,6 +53,7 @@ interface Refused {
   condition?: string;
   problem?: string;
 }
+const DAY_OF: Readonly<Record<string, string>> = { clearance: "The clearance", injection: "The injection", finding: "The measure" };
 const DAYS: Readonly<Record<string, string>> = {
   "day.future": "this day is still to come",
   "day.past": "this due date is more than three weeks past: has the child been born?",
@@ -74,7 +75,7 @@ export function refusalText(
     case "value-out-of-range":
       return `This cannot be: it goes from ${min ?? ""} to ${max ?? ""}. Count and unit right?`;
     case "day-wrong":
-      return `${condition === "clearance" ? "The clearance" : conditionText(condition)}: ${DAYS[problem] ?? "this day cannot be"}.`;
+      return `${DAY_OF[condition] ?? conditionText(condition)}: ${DAYS[problem] ?? "this day cannot be"}.`;
     case "pose-impossible":
       return `Not possible in this set-up: ${poseFailureText(reason)}.`;
     case "nothing-asked":

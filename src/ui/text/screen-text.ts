@@ -1,14 +1,53 @@
+import type { BackSign, FurtherQuestion, GoalTask, Medicine } from "../../core/screen/further.data";
 import type { Gate, ScreenQuestion } from "../../core/screen/screen";
 import type { RuleSource } from "../../core/screen/rules.data";
 import type { Symptom } from "../../core/standards/pre-participation";
 import { unreachable } from "../../core/reasons";
 import { warningText } from "./decision-text";
 
-export const questionText: Readonly<Record<ScreenQuestion, string>> = {
+export const questionText: Readonly<Record<ScreenQuestion | FurtherQuestion, string>> = {
   signs: "Any of these, now or in the last weeks?",
   conditions: "What is known of joints, back, heart and pregnancy?",
   activity: "Half an hour of planned exercise, three days a week?",
   clearance: "Has a clinician been asked about exercise?",
+  goals: "What does the client want back?",
+  pain: "How does it hurt?",
+  back: "What makes the back worse?",
+  medicines: "Which medicines?",
+  aids: "What helps: brace, stick, shoes, somebody at home?",
+  person: "What is feared, what is the joint's own limit, how much time is there?",
+};
+export const backSignText: Readonly<Record<BackSign, string>> = {
+  sitting: "Long sitting",
+  bending: "Bending forward",
+  "socks-and-shoes": "Socks and shoes",
+  "stiff-on-rising": "Stiff when rising from a seat",
+  spreading: "It spreads below the buttock",
+  arching: "Arching back",
+  "one-side": "On one side only",
+};
+export const goalText: Readonly<Record<GoalTask, string>> = {
+  stairs: "Stairs without the rail",
+  rise: "Rise from a seat",
+  "lift-from-floor": "Lift from the floor",
+  kneel: "Kneel and get up",
+  carry: "Carry",
+  walk: "Walk",
+  pastime: "Return to a pastime",
+  pregnancy: "Train on through pregnancy",
+};
+export const goalMeasureText: Readonly<Partial<Record<GoalTask, string>>> = {
+  stairs: "Riser",
+  rise: "Seat",
+  "lift-from-floor": "Weight lifted",
+  carry: "Weight carried",
+  walk: "Minutes",
+};
+export const medicineText: Readonly<Record<Medicine, string>> = {
+  "blunts-heart-rate": "Holds the heart rate down",
+  "pain-relief": "Pain relief most days",
+  "thins-blood": "Thins the blood",
+  "lowers-sugar": "Lowers blood sugar",
 };
 export const familyText = {
   knee: "Knee",
@@ -42,6 +81,7 @@ const CONDITIONS: Readonly<Record<string, string>> = {
   "blood-pressure": "High blood pressure",
   diabetes: "Diabetes",
   kidney: "Kidneys",
+  "heart-rate-medicine": "Medicine that holds the heart rate down",
   falls: "Falls",
   "shoulder-or-grip": "Shoulder or grip will not hold",
 };
@@ -105,6 +145,7 @@ const RULES: Readonly<Record<string, string>> = {
   "pressure-breath": "No breath-holding.",
   "pressure-reading": "Ask for a reading: over 180 or 110 do not start, from 160 or 100 ask the clinician.",
   "diabetes-feet": "Shoes on, feet looked at, something to eat at hand; the trainer doses neither food nor medicine.",
+  "heart-rate-effort": "Effort by breath and words, not by heart rate: the medicine holds it down.",
   "falls-support": "A hold within reach in everything that stands.",
   "grip-support": "Supports that do not ask this shoulder or hand: seat and rail before pole and strap.",
 };
@@ -132,6 +173,7 @@ const SOURCES: Readonly<Record<string, string>> = {
   "acog-804": "ACOG Committee Opinion 804, 2020",
   "sinaki-1984": "Sinaki and Mikkelsen 1984",
   "williams-2007": "AHA statement on resistance exercise, 2007",
+  "tanaka-2001": "Tanaka 2001, Brawner 2004",
   "colberg-2016": "ADA position statement 2016",
   "rikli-jones-1999": "Rikli and Jones 1999",
   "bohannon-2006": "Bohannon 2006, five rises",

@@ -42,6 +42,7 @@ export default async function ClientLayout({ params, children }: Props) {
         warnings={openWarningsOf(record)}
         today={today}
         units={unitSystem}
+        ownLimit={record.screen.person?.ownLimit ?? ""}
         overdueCount={retestsOf(record.findings, today).filter(({ isOverdue }) => isOverdue).length}
         last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"}
       />

@@ -2,13 +2,20 @@ import { adviceOf } from "../../../../core/assess/advice";
 import { isProtocol, retestsOf } from "../../../../core/assess/finding";
 import { type Assessed, closedBy, pickProtocols } from "../../../../core/assess/pick";
 import { PROTOCOLS } from "../../../../core/assess/protocols.data";
+import type { DailyTask } from "../../../../core/fit/daily";
 import { openWarningsOf } from "../../../../core/record/derive";
 import { bodyMeasureOf, subjectOf } from "../../../../core/record/subject";
-import { screenGate } from "../../../../core/screen/screen";
+import { type ScreenAnswers, screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { AssessScreen } from "../../../../ui/assess/assess-screen";
 import { ageOn } from "../../../../ui/text/day-text";
+
+/** Kinds of everyday task that matter to the client: heights of the day, and what is wanted back. */
+const tasksOf = (daily: readonly DailyTask[], { goals = [] }: ScreenAnswers): ("seat" | "step")[] => [
+  ...daily.map(({ kind }) => kind),
+  ...goals.flatMap(({ task }) => (task === "stairs" ? ["step" as const] : task === "rise" ? ["seat" as const] : [])),
+];
 
 interface Props {
   params: Promise<{ clientId: string }>;
@@ -27,7 +34,7 @@ export default async function AssessPage({ params, searchParams }: Props) {
     age,
     screen,
     complaints,
-    tasks: dailyTasks.map(({ kind }) => kind),
+    tasks: tasksOf(dailyTasks, screen),
     limits,
     findings,
     gate: screenGate(screen, today, signs).state,

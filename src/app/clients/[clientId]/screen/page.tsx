@@ -1,5 +1,6 @@
 import { openWarningsOf } from "../../../../core/record/derive";
-import { clocksOf, isScreenLimit, rulesOn, screenGate } from "../../../../core/screen/screen";
+import { isBack } from "../../../../core/limits/complaint";
+import { clocksOf, furtherQuestions, isScreenLimit, rulesOn, screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { ScreenPage } from "../../../../ui/screen/screen-page";
@@ -21,6 +22,10 @@ export default async function Page({ params }: { params: Promise<{ clientId: str
       rules={rulesOn(screen, today)}
       clocks={clocksOf(screen, today)}
       limits={limits.filter(isScreenLimit)}
+      further={furtherQuestions(
+        screen,
+        record.complaints.some(({ site }) => isBack(site)),
+      )}
       today={today}
       units={unitSystem}
     />
