@@ -121,3 +121,26 @@ test("pain that spreads in a test stops planning like any warning sign", async (
   await page.getByRole("button", { name: "Record the clearance" }).click();
   await expect(page.getByText("Warning sign open")).toBeHidden();
 });
+
+test("two scales, played by a stand-in, find the side that is spared; what they pretend is kept as pretended", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Nils Corrie", "Assess");
+  await choose(page, "Weight under each foot");
+  await expect(page.getByText("Not before the questions under Screen are answered.")).toBeVisible(); // he is half screened
+  await openClient(page, "Oswin Marr", "Assess");
+  await choose(page, "Weight under each foot");
+  const scales = page.getByRole("region", { name: "Two scales" });
+  await scales.getByRole("button", { name: "Try it with the stand-in" }).click();
+  await expect(scales.getByRole("status")).toContainText("The right is spared");
+  await expect(scales.getByRole("img", { name: /left \d+%, right \d+%/ })).toBeVisible();
+  await scales.getByText("Spares the left", { exact: true }).click();
+  await expect(scales.getByRole("status")).toContainText("The left is spared");
+  await scales.getByRole("button", { name: "Stop listening" }).click();
+  await scales.getByRole("button", { name: /^Keep \d+%, left$/ }).click();
+  await expect(result(page, "Weight under each foot")).toContainText("Stand-in, not scales.");
+  expect(await sql(`select side, set_up as "setUp" from finding where protocol = 'weight-share' and note like 'Stand-in%'`)).toEqual([
+    { side: "left", setUp: { standIn: 1 } },
+  ]);
+  await scales.getByRole("button", { name: "Scales by cable" }).click(); // headless, or no port: nothing breaks
+});

@@ -33,6 +33,7 @@ const SAME_WITHIN: Readonly<Record<(typeof SET_UP_KEYS)[number], number>> = {
   stepHeightM: 0.01,
   loadKg: 0.5,
   distanceM: 0.05,
+  standIn: 0,
 };
 export const isSameSetUp = (a: SetUp, b: SetUp): boolean =>
   SET_UP_KEYS.every((key) => {

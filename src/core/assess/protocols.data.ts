@@ -6,8 +6,8 @@ export const QUANTITIES = ["count", "seconds", "degrees", "metres", "speed", "sc
 export type Quantity = (typeof QUANTITIES)[number];
 export const PROTOCOL_GROUPS = ["rise", "balance", "step", "foot", "range", "back", "trunk", "size", "walk"] as const;
 
-/** A height, weight or distance that makes two results comparable or not, SI. */
-export const SET_UP_KEYS = ["seatHeightM", "stepHeightM", "loadKg", "distanceM"] as const;
+/** A height, weight or distance that makes two results comparable or not, SI; `standIn` is 1 where nothing was really measured. */
+export const SET_UP_KEYS = ["seatHeightM", "stepHeightM", "loadKg", "distanceM", "standIn"] as const;
 export type SetUpKey = (typeof SET_UP_KEYS)[number];
 export type SetUp = Readonly<Partial<Record<SetUpKey, number>>>;
 export const SET_UP_LIMITS: Readonly<Record<SetUpKey, { min: number; max: number }>> = {
@@ -15,6 +15,7 @@ export const SET_UP_LIMITS: Readonly<Record<SetUpKey, { min: number; max: number
   stepHeightM: { min: 0.03, max: 0.45 },
   loadKg: { min: 1, max: 60 },
   distanceM: { min: 2, max: 40 },
+  standIn: { min: 0, max: 1 },
 };
 
 /** Why a protocol may be one of the five for a client. The weights are our own order. */

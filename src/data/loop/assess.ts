@@ -79,6 +79,7 @@ export const keepCalmSeat = (
     if (refusal) return refuse(refusal);
     if (record.findings.some((each) => each.id === id)) return { ok: true };
     const share = latestOf(record.findings, "weight-share", side);
+    const isMeasured = share?.day === today && share.setUp.standIn === undefined; // another day's is another day's, a pretended one none
     const taken = await recordCalmPose(scope, em, clientId, {
       id: newUuid(),
       day: today,
@@ -86,7 +87,7 @@ export const keepCalmSeat = (
       limitedBy,
       variationId: calmSeatRow({ ...subject, leadSide: side }, heightM),
       setting: { seatHeightM: heightM },
-      shareFraction: share?.day === today ? share.value : null, // another day's share is another day's
+      shareFraction: isMeasured ? share.value : null,
       shankLeanDeg: null,
       trunkLeanDeg: null,
     });

@@ -20,6 +20,7 @@ import { closedText, findingText, pickedText } from "../text/assess-text";
 import { protocolHow, protocolName } from "../text/protocol-text";
 import { sourceText } from "../text/screen-text";
 import { color, media, size } from "../theme/tokens";
+import { ScalesPanel } from "../scales/scales-panel";
 import { CalmLadder } from "./calm-ladder";
 import { ProtocolCard } from "./protocol-card";
 import { AdviceCard, ResultCard, RetestsCard, SidesCard, type Whom } from "./results";
@@ -154,7 +155,12 @@ export function AssessScreen(props: AssessScreenProps) {
               />
             </Card>
           ) : (
-            <ProtocolCard key={protocol.id} {...{ clientId, protocol, findings, today, units, sides }} closed={shownClosed} />
+            <>
+              {protocol.quantity === "share" && !shownClosed && (
+                <ScalesPanel clientId={clientId} massKg={whom.massKg ?? 70} today={today} units={units} />
+              )}
+              <ProtocolCard key={protocol.id} {...{ clientId, protocol, findings, today, units, sides }} closed={shownClosed} />
+            </>
           )}
         </Stack>
         <Stack>

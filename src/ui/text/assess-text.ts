@@ -17,8 +17,10 @@ export const setUpName: Readonly<Record<SetUpKey, string>> = {
   stepHeightM: "Step height",
   loadKg: "Weight carried",
   distanceM: "Distance",
+  standIn: "Stand-in",
 };
 export const setUpText = (key: SetUpKey, value: number, units: UnitSystem): string => {
+  if (key === "standIn") return "not measured";
   if (key === "loadKg") return massText(value, units);
   return key === "distanceM" ? distanceText(value, units) : lengthText(value, units);
 };

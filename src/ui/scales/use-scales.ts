@@ -1,0 +1,57 @@
+"use client";
+import { useEffect, useRef, useState } from "react";
+import type { ScaleReading } from "../../core/assess/scales";
+import { readingsFrom, type ScaleDriver } from "./driver";
+
+/** Longer than any set on two scales; the oldest are let go. */
+const MOST_READINGS = 3000;
+export type ScalesState = "idle" | "listening" | "lost" | "refused";
+
+/** Listens to one driver at a time; stops when the page is left. */
+export function useScales(): {
+  state: ScalesState;
+  readings: readonly ScaleReading[];
+  listen: (driver: ScaleDriver) => void;
+  stop: () => void;
+} {
+  const [state, setState] = useState<ScalesState>("idle");
+  const [readings, setReadings] = useState<readonly ScaleReading[]>([]);
+  const held = useRef<{ close: () => Promise<void> } | null>(null);
+  const letGo = (): void => {
+    void held.current?.close().catch(() => undefined);
+    held.current = null;
+  };
+  useEffect(
+    () => () => {
+      void held.current?.close().catch(() => undefined);
+      held.current = null;
+    },
+    [],
+  );
+  return {
+    state,
+    readings,
+    listen: (driver) => {
+      letGo();
+      setReadings([]);
+      const startedMs = performance.now();
+      const take = readingsFrom(
+        (reading) => setReadings((all) => [...all.slice(-MOST_READINGS + 1), reading]),
+        () => (performance.now() - startedMs) / 1000,
+      );
+      driver
+        .open(take, () => setState("lost"))
+        .then(
+          (open) => {
+            held.current = open;
+            setState("listening");
+          },
+          () => setState("refused"),
+        );
+    },
+    stop: () => {
+      letGo();
+      setState("idle");
+    },
+  };
+}
