@@ -8,7 +8,7 @@ export function proxy(request: NextRequest): NextResponse {
     `default-src 'self'; script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${isDev ? ` 'unsafe-eval'` : ""}`,
     isDev ? `style-src 'self' 'unsafe-inline'` : `style-src 'self' 'nonce-${nonce}'`,
     `style-src-attr 'unsafe-inline'`, // style="" in the server's HTML (React Aria, Recharts) cannot carry a nonce
-    `img-src 'self' data: blob:; font-src 'self'; connect-src 'self'${isDev ? " ws:" : ""}; worker-src 'self'`,
+    `img-src 'self' data: blob:; media-src 'self' blob:; font-src 'self'; connect-src 'self'${isDev ? " ws:" : ""}; worker-src 'self'`,
     `object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
   ].join("; ");
   const headers = new Headers(request.headers);

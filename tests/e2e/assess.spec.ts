@@ -144,3 +144,54 @@ test("two scales, played by a stand-in, find the side that is spared; what they 
   ]);
   await scales.getByRole("button", { name: "Scales by cable" }).click(); // headless, or no port: nothing breaks
 });
+
+test("shin and trunk are read from a picture of known angles, within two degrees, and the picture goes nowhere", async ({
+  trainer: page,
+}) => {
+  const sent: string[] = [];
+  page.on("request", (request) => {
+    if (request.method() === "POST" && (request.postDataBuffer()?.length ?? 0) > 20_000) sent.push(request.url());
+  });
+  await openClient(page, "Maren Holt", "Limits");
+  await page.getByRole("button", { name: "Measure a calm seat" }).click();
+  const form = page.getByRole("dialog", { name: "Measure a calm seat" });
+  await form.getByText("Read shin and trunk from a picture", { exact: true }).click();
+  // shin 22 degrees, knee 80, trunk 41, looking right
+  const rad = Math.PI / 180;
+  const up = ([x, y]: readonly [number, number], leanDeg: number, length: number) =>
+    [x + Math.sin(leanDeg * rad) * length, y - Math.cos(leanDeg * rad) * length] as const;
+  const ankle = [200, 330] as const;
+  const knee = up(ankle, 22, 90);
+  const hip = up(knee, 22 - 80, 95);
+  const points = [ankle, knee, hip, up(hip, 41, 115)];
+  const picture = await page.evaluate((joints) => {
+    const canvas = document.createElement("canvas");
+    [canvas.width, canvas.height] = [480, 380];
+    const pen = canvas.getContext("2d");
+    if (!pen) return "";
+    pen.fillStyle = "#dde4e4";
+    pen.fillRect(0, 0, 480, 380);
+    pen.lineWidth = 26;
+    pen.lineCap = "round";
+    pen.beginPath();
+    joints.forEach(([x, y], i) => (i === 0 ? pen.moveTo(x, y) : pen.lineTo(x, y)));
+    pen.stroke();
+    return canvas.toDataURL("image/png").split(",")[1] ?? "";
+  }, points);
+  const chooser = page.waitForEvent("filechooser");
+  await form.getByRole("button", { name: "Take or choose a side picture" }).click();
+  await (await chooser).setFiles({ name: "side.png", mimeType: "image/png", buffer: Buffer.from(picture, "base64") });
+  const shown = form.getByRole("img", { name: "The client from the side" });
+  await expect(shown).toBeVisible();
+  const scale = ((await shown.boundingBox())?.width ?? 480) / 480;
+  for (const [x, y] of points) await form.getByTestId("picture").click({ position: { x: x * scale, y: y * scale } });
+  const read = await form.getByRole("status").innerText();
+  const [shin, bend, trunk] = [...read.matchAll(/(\d+)°/g)].map(([, degrees]) => Number(degrees));
+  expect(Math.abs((shin ?? NaN) - 22)).toBeLessThanOrEqual(2);
+  expect(Math.abs((bend ?? NaN) - 80)).toBeLessThanOrEqual(2);
+  expect(Math.abs((trunk ?? NaN) - 41)).toBeLessThanOrEqual(2);
+  await expectAccessible(page);
+  await form.getByRole("button", { name: "Use these" }).click();
+  await expect(form.getByRole("textbox", { name: /^Shin forward/ })).toHaveValue(String(shin));
+  expect(sent).toEqual([]);
+});

@@ -8,11 +8,12 @@ import { keepFindingAction } from "../../actions/assess";
 import { type Finding, latestOf } from "../../core/assess/finding";
 import type { Closed } from "../../core/assess/pick";
 import { type Protocol, SET_UP_KEYS, SET_UP_LIMITS, type SetUp, type SetUpKey } from "../../core/assess/protocols.data";
+import type { PhotoAngles as Angles } from "../../core/assess/photo";
 import type { Day } from "../../core/day";
 import type { ChannelSide } from "../../core/mechanics/channels";
 import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
-import { TextField } from "../kit/fields";
+import { CheckField, TextField } from "../kit/fields";
 import { Card, Columns, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
@@ -22,6 +23,7 @@ import { protocolHow, protocolName, valueName } from "../text/protocol-text";
 import { dayText } from "../text/day-text";
 import { capital } from "../text/limit-text";
 import { sourceText } from "../text/screen-text";
+import { PhotoAngles } from "./photo-angles";
 import { Pictogram } from "./pictogram";
 import { setUpEdge } from "./quantity-edge";
 import { ValueField } from "./value-field";
@@ -37,6 +39,14 @@ interface Common {
   today: Day;
   units: UnitSystem;
 }
+
+/** What a side picture says of a protocol. */
+const OF_PICTURE: Readonly<Record<string, (angles: Angles) => number | null>> = {
+  "knee-bend": ({ kneeFlexionDeg }) => kneeFlexionDeg,
+  "knee-straight": ({ kneeFlexionDeg }) => kneeFlexionDeg,
+  "hip-bend": ({ hipFlexionDeg }) => hipFlexionDeg,
+  tuck: ({ hipFlexionDeg }) => hipFlexionDeg,
+};
 
 /** One side's result, kept by itself: what is hardly believed is asked about first. */
 function SideEntry({
@@ -54,6 +64,7 @@ function SideEntry({
   const [note, setNote] = useState("");
   const [isDoubted, setDoubted] = useState(false);
   const [isMissing, setMissing] = useState(false);
+  const [isPictured, setPictured] = useState(false);
   const [round, setRound] = useState(0);
   const { take, isTaking, problem } = useStep(units);
   const before = latestOf(findings, protocol.id, side);
@@ -105,6 +116,19 @@ function SideEntry({
             setDoubted(false);
           }}
         />
+        {OF_PICTURE[protocol.id] && (
+          <>
+            <CheckField label={`Read it from a side picture${who}`} isSelected={isPictured} onChange={setPictured} />
+            {isPictured && (
+              <PhotoAngles
+                onUse={(angles) => {
+                  setValue(Math.round(OF_PICTURE[protocol.id]?.(angles) ?? NaN));
+                  setPictured(false);
+                }}
+              />
+            )}
+          </>
+        )}
         {before && (
           <Soft>
             Last time {findingText(protocol, before.value, units)}, {dayText(before.day)}

@@ -14,6 +14,7 @@ import { leversOf, type OwnRange, startSetting } from "../../core/templates/form
 import { LEVERS, type Setting, withLever } from "../../core/templates/lever";
 import { poseOf } from "../../core/templates/pose";
 import type { Subject } from "../../core/templates/template";
+import { PhotoAngles } from "../assess/photo-angles";
 import { Figure } from "../figure/figure";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField, SelectField } from "../kit/fields";
@@ -113,6 +114,7 @@ export function CalmPoseForm({
   const [variationId, setVariationId] = useState<string>(() =>
     found ? calmSeatRow({ ...subject, leadSide: found.side }, found.heightM) : "raised-sit-to-stand",
   );
+  const [isPictured, setPictured] = useState(false);
   const [given, setGiven] = useState<Setting>(found ? { seatHeightM: found.heightM } : {});
   const [sharePercent, setSharePercent] = useState<number | null>(null);
   const [shankLeanDeg, setShankLeanDeg] = useState<number | null>(null);
@@ -176,6 +178,16 @@ export function CalmPoseForm({
               min={20}
               max={80}
               onChange={setSharePercent}
+            />
+          )}
+          <CheckField label="Read shin and trunk from a picture" isSelected={isPictured} onChange={setPictured} />
+          {isPictured && (
+            <PhotoAngles
+              onUse={({ shankLeanDeg: shin, trunkLeanDeg: trunk }) => {
+                setShankLeanDeg(Math.round(shin));
+                setTrunkLeanDeg(trunk === null ? null : Math.round(trunk));
+                setPictured(false);
+              }}
             />
           )}
           <MaybeNumber
