@@ -72,6 +72,20 @@ export const FindingRow = defineEntity({
   },
 });
 
+/** A clinician's letter: private to the studio, read nowhere but by its own address. */
+export const LetterRow = defineEntity({
+  name: "LetterRow",
+  tableName: "letter",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    day: p.date(),
+    by: p.string(),
+    mediaType: p.string().$type<"image/jpeg" | "application/pdf">(),
+    bytes: p.blob(),
+  },
+});
+
 /** What hurts, as it was last said; `complaintId` is the same over its corrections. */
 export const ComplaintRow = defineEntity({
   name: "ComplaintRow",
@@ -225,6 +239,7 @@ export const clientEntities = [
   ClientRevisionRow,
   ScreenRow,
   FindingRow,
+  LetterRow,
   ComplaintRow,
   BodyMeasureRow,
   DailyHeightRow,

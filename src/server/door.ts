@@ -1,15 +1,18 @@
 import bodySizes from "./body-sizes.json";
 
 /** What a route that takes JSON lets in: our own pages' requests, of a bounded size. */
-type Body = { ok: true; value: unknown } | { ok: false; answer: Response };
+type Body<T> = { ok: true; value: T } | { ok: false; answer: Response };
 
-const turnedAway = (status: number, code: string): Body => ({ ok: false, answer: Response.json({ code }, { status }) });
+const turnedAway = (status: number, code: string): { ok: false; answer: Response } => ({
+  ok: false,
+  answer: Response.json({ refusal: { code }, code }, { status }),
+});
 
 /** Reads no further than `most` bytes, whatever the sender claims; null where there are more. */
-async function readAtMost(request: Request, most: number): Promise<string | null> {
+async function readAtMost(request: Request, most: number): Promise<Buffer | null> {
   if (Number(request.headers.get("content-length") ?? 0) > most) return null;
-  const decoder = new TextDecoder();
-  let [text, size] = ["", 0];
+  const parts: Uint8Array[] = [];
+  let size = 0;
   const reader = request.body?.getReader();
   for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
     size += part.value.byteLength;
@@ -17,19 +20,28 @@ async function readAtMost(request: Request, most: number): Promise<string | null
       await reader?.cancel();
       return null;
     }
-    text += decoder.decode(part.value, { stream: true });
+    parts.push(part.value);
   }
-  return text + decoder.decode();
+  return Buffer.concat(parts);
+}
+const isForeign = (request: Request): boolean => request.headers.get("origin") !== new URL(process.env["APP_URL"] ?? "").origin;
+
+/** A file from one of our own pages, or the answer that turns it away. */
+export async function readBytes(request: Request, most = bodySizes.mostLetterBytes): Promise<Body<Buffer>> {
+  if (isForeign(request)) return turnedAway(403, "foreign-origin");
+  if (!/^application\/octet-stream(;|$)/i.test(request.headers.get("content-type") ?? "")) return turnedAway(415, "not-a-file");
+  const bytes = await readAtMost(request, most).catch(() => null);
+  return bytes === null ? turnedAway(413, "too-large") : { ok: true, value: bytes };
 }
 
 /** JSON from one of our own pages, or the answer that turns it away. */
-export async function readJson(request: Request, most = bodySizes.mostBytes): Promise<Body> {
-  if (request.headers.get("origin") !== new URL(process.env["APP_URL"] ?? "").origin) return turnedAway(403, "foreign-origin");
+export async function readJson(request: Request, most = bodySizes.mostBytes): Promise<Body<unknown>> {
+  if (isForeign(request)) return turnedAway(403, "foreign-origin");
   if (!/^application\/json(;|$)/i.test(request.headers.get("content-type") ?? "")) return turnedAway(415, "not-json");
-  const text = await readAtMost(request, most).catch(() => null);
-  if (text === null) return turnedAway(413, "too-large");
+  const bytes = await readAtMost(request, most).catch(() => null);
+  if (bytes === null) return turnedAway(413, "too-large");
   try {
-    return { ok: true, value: JSON.parse(text) };
+    return { ok: true, value: JSON.parse(bytes.toString("utf8")) };
   } catch {
     return turnedAway(400, "not-json");
   }

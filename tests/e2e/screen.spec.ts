@@ -1,4 +1,5 @@
 import type { Page } from "@playwright/test";
+import sharp from "sharp";
 import { answerScreen, expect, openClient, signIn, test } from "./studio";
 
 /** Days from today, as the date field takes them: day, month, year. */
@@ -146,4 +147,44 @@ test("a sign said on Screen stops a session that is under way, and what was done
   await clearSign(page);
   await openClient(page, "Tuva Bakke", "Floor");
   await expect(page.getByRole("region", { name: "Check-in" })).toBeVisible();
+});
+
+test("a clinician's letter is kept as a picture without its place, shown to its studio alone, and anything else is turned away", async ({
+  trainer: page,
+  browser,
+}) => {
+  await openClient(page, "Oswin Marr", "Screen");
+  const letters = page.getByRole("region", { name: "Letters" });
+  const attach = async (name: string, mimeType: string, buffer: Buffer): Promise<void> => {
+    const chooser = page.waitForEvent("filechooser");
+    await letters.getByRole("button", { name: /file$|picture or PDF/ }).click();
+    await (await chooser).setFiles({ name, mimeType, buffer });
+  };
+  await attach("letter.jpg", "image/jpeg", Buffer.from("<script>alert(1)</script>"));
+  await letters.getByRole("textbox", { name: "Who wrote it" }).fill("Dr Ingrid Solheim");
+  await letters.getByRole("button", { name: "Keep the letter" }).click();
+  await expect(letters.getByRole("alert")).toContainText(/Day is missing/i);
+  await typeDay(page, "Date on the letter", -3);
+  await letters.getByRole("button", { name: "Keep the letter" }).click();
+  await expect(letters.getByRole("alert")).toContainText("neither a picture nor a PDF");
+  const picture = await sharp({ create: { width: 300, height: 200, channels: 3, background: "#fff" } })
+    .withExif({ IFD0: { Make: "SomeCamera" } })
+    .jpeg()
+    .toBuffer();
+  await attach("letter.jpg", "image/jpeg", picture);
+  await letters.getByRole("button", { name: "Keep the letter" }).click();
+  const link = letters.getByRole("link", { name: /^Dr Ingrid Solheim/ });
+  await expect(link).toBeVisible();
+  const address = (await link.getAttribute("href")) ?? "";
+  const kept = await page.request.get(address);
+  expect([kept.status(), kept.headers()["content-type"], kept.headers()["cache-control"]]).toEqual([
+    200,
+    "image/jpeg",
+    "private, no-store",
+  ]);
+  expect((await kept.body()).includes("SomeCamera")).toBe(false);
+  const stranger = await browser.newContext();
+  expect((await stranger.request.get(address)).status()).toBe(401);
+  await stranger.close();
+  complaints.length = 0; // what is turned away is what this test is about
 });

@@ -3,8 +3,9 @@ import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { variationById } from "../../core/catalogue/catalogue";
 import { currentPlans, openWarningsOf } from "../../core/record/derive";
-import { addLimit, listClients } from "../repos/client.repo";
+import { addFinding, addLimit, listClients } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
+import { addLetter } from "../repos/letter.repo";
 import { loadRecord } from "../repos/record.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, SORE, type TestStudio } from "../testing.fixture";
 import { correctComplaint, correctDetails, correctSession, endLimit, erase, takeInClient } from "./correct";
@@ -239,6 +240,11 @@ describe("a client erased", () => {
     const flare = { pains: [{ complaintId, painScore: 6 }], newSwelling: false, sessionId, warningSigns: ["faint"] };
     await inTest(orm, scope, (em) => answerMorning(scope, em, clientId, flare, "2026-10-07"));
     expect(openWarningsOf(await recordOf(studio))).toHaveLength(1);
+    const [findingId, letterId] = [newUuid(), newUuid()];
+    const finding = { id: findingId, day: "2026-10-06", protocol: "tuck", side: "both", value: 90, setUp: {}, note: "" } as const;
+    const letter = { id: letterId, day: "2026-10-01", by: "Dr Lowe", mediaType: "image/jpeg", bytes: Buffer.from("x") } as const;
+    await inTest(orm, scope, (em) => addFinding(scope, em, clientId, finding));
+    await inTest(orm, scope, (em) => addLetter(scope, em, clientId, letter));
     expect(await inTest(orm, scope, (em) => erase(scope, em, clientId))).toEqual({ ok: true });
     const tables = (await inTest(orm, scope, (em) =>
       em.execute(`select table_name as name from information_schema.columns where column_name = 'studio_id' and table_schema = 'public'`),

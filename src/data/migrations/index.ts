@@ -9,6 +9,7 @@ import { Migration0007 } from "./migration-0007";
 import { Migration0008 } from "./migration-0008";
 import { Migration0009 } from "./migration-0009";
 import { Migration0010 } from "./migration-0010";
+import { Migration0011 } from "./migration-0011";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -21,4 +22,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0008", class: Migration0008 },
   { name: "migration-0009", class: Migration0009 },
   { name: "migration-0010", class: Migration0010 },
+  { name: "migration-0011", class: Migration0011 },
 ];

@@ -60,15 +60,18 @@ const ERASED: readonly (readonly [table: string, where: string])[] = [
  */
 export const eraseFunction = (
   more: string,
+  first: readonly (readonly [table: string, where: string])[] = [],
 ): string => `create or replace function erase_client(who uuid, actor text) returns void language plpgsql security definer set search_path = public as $$
 declare mine uuid := ${STUDIO}; ids uuid[]; begin
   if mine is null or not exists (select 1 from client where studio_id = mine and id = who) then raise exception 'no such client'; end if;
   ids := array[who];
   update prescription set decision_id = null where studio_id = mine and client_id = who;
-  ${ERASED.map(
-    ([table, where]) =>
-      `with gone as (delete from ${table} x where x.studio_id = mine and ${where} returning x.id) select ids || array_agg(id) into ids from gone;`,
-  ).join("\n  ")}
+  ${[...first, ...ERASED]
+    .map(
+      ([table, where]) =>
+        `with gone as (delete from ${table} x where x.studio_id = mine and ${where} returning x.id) select ids || array_agg(id) into ids from gone;`,
+    )
+    .join("\n  ")}
   delete from audit_event where studio_id = mine and row_id = any (ids);
   ${more}
   insert into audit_event (studio_id, id, created_by, verb, table_name, row_id) values (mine, gen_random_uuid(), actor, 'erased', 'client', gen_random_uuid());

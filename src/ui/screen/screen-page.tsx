@@ -25,6 +25,7 @@ import { ActivityQuestion, ClearanceQuestion } from "./clearance-question";
 import { ConditionsQuestion } from "./conditions-question";
 import { answeredText } from "./answered";
 import { AidsQuestion, BackQuestion, GoalsQuestion, MedicinesQuestion, PainQuestion, PersonQuestion } from "./further-questions";
+import { LettersCard, type LetterShown } from "./letters-card";
 import { RuleLine } from "./rule-line";
 import { SignsQuestion } from "./signs-question";
 
@@ -78,12 +79,13 @@ export interface ScreenPageProps {
   limits: readonly Limit[];
   /** Those that follow, asked when there is time. */
   further: readonly FurtherQuestion[];
+  letters: readonly LetterShown[];
   today: Day;
   units: UnitSystem;
 }
 
 /** The questions before training, one open at a time; what was answered, and what it has changed, stays beside it. */
-export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, further, today, units }: ScreenPageProps) {
+export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, further, letters, today, units }: ScreenPageProps) {
   const [chosen, setChosen] = useState<ScreenQuestion | FurtherQuestion | null>(null);
   const open = chosen ?? SCREEN_QUESTIONS.find((question) => answers[question] === undefined) ?? null;
   const { head, reasons } = gateText(gate);
@@ -167,6 +169,7 @@ export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, fur
               <Link href="/rules">Every rule, with its source</Link>
             </p>
           </Card>
+          <LettersCard clientId={clientId} letters={letters} />
           {gate.state === "stop" && WARNING_SIGNS.some((sign) => gate.because.includes(sign)) && (
             <Notice $tone="oxide">
               A warning sign stands open until a clinician has cleared it.{" "}

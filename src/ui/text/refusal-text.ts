@@ -21,6 +21,9 @@ const PLAIN: Readonly<Record<string, string>> = {
   "no-such-ceiling": "This ceiling does not count any more, perhaps it was set anew on another tablet. Reload to see it.",
   "no-such-protocol": "There is no such measurement on this side.",
   "screen-before-effort": "Nothing that tires is measured before the questions under Screen are answered.",
+  "too-many-letters": "There are a hundred letters of this client already.",
+  "not-a-letter": "This is neither a picture nor a PDF that can be read. Take the picture again, or save the letter as PDF.",
+  "too-large": "This file is too large: at most 8 MB.",
   "value-unlikely": "This is hardly ever seen. Look again before it is kept.",
   "closed-needs-note": "This is past a ceiling or a guard rail. Say why you keep it all the same.",
   "gate-needs-note": "This asks more than the rung in force, and the gate has not opened. Say why you keep it all the same.",
@@ -53,7 +56,12 @@ interface Refused {
   condition?: string;
   problem?: string;
 }
-const DAY_OF: Readonly<Record<string, string>> = { clearance: "The clearance", injection: "The injection", finding: "The measure" };
+const DAY_OF: Readonly<Record<string, string>> = {
+  clearance: "The clearance",
+  injection: "The injection",
+  finding: "The measure",
+  letter: "The letter",
+};
 const DAYS: Readonly<Record<string, string>> = {
   "day.future": "this day is still to come",
   "day.past": "this due date is more than three weeks past: has the child been born?",

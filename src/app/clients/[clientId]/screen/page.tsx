@@ -1,14 +1,17 @@
 import { openWarningsOf } from "../../../../core/record/derive";
 import { isBack } from "../../../../core/limits/complaint";
 import { clocksOf, furtherQuestions, isScreenLimit, rulesOn, screenGate } from "../../../../core/screen/screen";
+import { readStudio } from "../../../../data/orm";
+import { listLetters } from "../../../../data/repos/letter.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { ScreenPage } from "../../../../ui/screen/screen-page";
 
 export default async function Page({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const { today, unitSystem } = await requireSignedIn();
+  const { scope, today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
+  const letters = await readStudio(scope.studioId, (em) => listLetters(scope, em, clientId));
   const { screen, limits } = record;
   return (
     <ScreenPage
@@ -22,6 +25,7 @@ export default async function Page({ params }: { params: Promise<{ clientId: str
       rules={rulesOn(screen, today)}
       clocks={clocksOf(screen, today)}
       limits={limits.filter(isScreenLimit)}
+      letters={letters}
       further={furtherQuestions(
         screen,
         record.complaints.some(({ site }) => isBack(site)),
