@@ -152,6 +152,7 @@ test("a sign said on Screen stops a session that is under way, and what was done
 test("a clinician's letter is kept as a picture without its place, shown to its studio alone, and anything else is turned away", async ({
   trainer: page,
   browser,
+  complaints,
 }) => {
   await openClient(page, "Oswin Marr", "Screen");
   const letters = page.getByRole("region", { name: "Letters" });
