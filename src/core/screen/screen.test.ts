@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { dayAfter } from "../day";
-import { isBinding, limitState } from "../limits/limit";
+import { isBinding, type Limit, limitState } from "../limits/limit";
 import { CONDITION_IDS, CONDITION_KINDS } from "./conditions.data";
 import { type BackSign, FURTHER_QUESTIONS } from "./further.data";
 import { SCREEN_RULES } from "./rules.data";
@@ -16,6 +16,8 @@ import {
   SCREEN_QUESTIONS,
   type ScreenAnswers,
   screenGate,
+  sidesInDoubt,
+  soonOf,
 } from "./screen";
 
 const TODAY = "2026-11-26";
@@ -184,4 +186,42 @@ test("a medicine that holds the heart rate down is reminded of; none of the furt
   const answers: ScreenAnswers = { ...NONE, medicines: { kinds: ["blunts-heart-rate"], injectionDay: null } };
   expect(rulesOn(answers, TODAY).map(({ rule }) => rule.id)).toEqual(["heart-rate-effort"]);
   expect(screenGate(answers, TODAY).state).toBe("open");
+});
+
+describe("what runs out", () => {
+  const limit = (untilDay: string | null, more: Partial<Limit> = {}): Limit => ({
+    id: "l",
+    rule: { kind: "never", what: "kneeling" },
+    side: "both",
+    owner: { kind: "clinician", name: "Surgeon" },
+    fromDay: "2026-09-01",
+    untilDay,
+    lift: null,
+    ...more,
+  });
+  test("is said two weeks before: a clinician's limit, and nobody else's", () => {
+    const days = (one: Limit): number[] => soonOf({}, [one], TODAY).map((soon) => (soon.kind === "limit-ends" ? soon.days : NaN));
+    expect(days(limit(dayAfter(TODAY, 14)))).toEqual([14]);
+    expect(days(limit(TODAY))).toEqual([0]);
+    for (const other of [
+      limit(dayAfter(TODAY, 15)),
+      limit(null),
+      limit(dayAfter(TODAY, -1)),
+      limit(TODAY, { owner: { kind: "client", name: "M" } }),
+    ])
+      expect(days(other)).toEqual([]);
+  });
+  test("is said of a clearance in its tenth month", () => {
+    expect(soonOf({ clearance: cleared("2026-01-20") }, [], TODAY)).toEqual([{ kind: "clearance-old", months: 10 }]);
+    expect(soonOf({ clearance: cleared("2026-02-20") }, [], TODAY)).toEqual([]);
+  });
+});
+
+test("a condition on the other side than all that hurts there is doubted; both, the middle and other joints are not", () => {
+  const knee = (side: "left" | "right" | "both") => ({ site: "kneecap", side }) as const;
+  const doubted = (...complaints: { site: "kneecap" | "hip"; side: "left" | "right" | "both" }[]) =>
+    sidesInDoubt([own("knee-replacement", null, "left")], complaints);
+  expect(doubted(knee("right"))).toEqual(["knee-replacement"]);
+  for (const fine of [[knee("left")], [knee("both")], [knee("right"), knee("left")], [{ site: "hip", side: "right" } as const], []])
+    expect(doubted(...fine)).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import { type Day, dayAfter, daysBetween } from "../day";
 import type { ClinicianRole, WarningSign } from "../limits/clinician";
-import type { Limit } from "../limits/limit";
+import type { Complaint } from "../limits/complaint";
+import { isBinding, type Limit } from "../limits/limit";
 import type { Careful } from "../limits/rails";
 import type { ChannelSide } from "../mechanics/channels";
 import { type Gestation, gestation, lastPeriodOf, TERM_DAYS } from "../standards/gestation";
@@ -153,6 +154,39 @@ export function clocksOf({ conditions = [] }: ScreenAnswers, today: Day): Clock[
     return kindOf(condition.id)?.dated === "due"
       ? [{ condition, kind: "gestation", at: gestation(start, today) }]
       : [{ condition, kind: "weeks", weeks: Math.floor(daysBetween(start, today) / 7) }];
+  });
+}
+
+/** What is about to run out: somebody asks before it has. */
+export type Soon = { kind: "limit-ends"; limit: Limit; days: number } | { kind: "clearance-old"; months: number };
+const SOON_DAYS = 14;
+/** A clearance counts for twelve months (Riebe 2015); from the tenth on it is time to ask. */
+const OLD_MONTHS = 10;
+export function soonOf({ clearance }: ScreenAnswers, limits: readonly Limit[], today: Day): Soon[] {
+  const ending = limits.flatMap((limit): Soon[] => {
+    const { untilDay, owner } = limit;
+    const days = untilDay === null ? Infinity : daysBetween(today, untilDay);
+    return owner.kind === "clinician" && isBinding(limit, today) && days >= 0 && days <= SOON_DAYS
+      ? [{ kind: "limit-ends", limit, days }]
+      : [];
+  });
+  const months = clearance?.kind === "cleared" ? Math.floor(daysBetween(clearance.day, today) / DAYS_PER_MONTH) : 0;
+  return [...ending, ...(months >= OLD_MONTHS ? [{ kind: "clearance-old" as const, months }] : [])];
+}
+
+/** Conditions said to be on the other side than everything that hurts there: left and right are easily swapped. */
+export function sidesInDoubt(
+  conditions: readonly Pick<OwnCondition, "id" | "side">[],
+  complaints: readonly Pick<Complaint, "site" | "side">[],
+): string[] {
+  return conditions.flatMap(({ id, side }) => {
+    const family = kindOf(id)?.family;
+    const sore = complaints.filter(({ site }) =>
+      family === "knee" ? site === "knee" || site === "kneecap" : family === "hip" && site === "hip",
+    );
+    return side !== "both" && sore.length > 0 && sore.every((complaint) => complaint.side !== side && complaint.side !== "both")
+      ? [id]
+      : [];
   });
 }
 

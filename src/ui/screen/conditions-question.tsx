@@ -2,10 +2,11 @@
 import { useState } from "react";
 import type { ChannelSide } from "../../core/mechanics/channels";
 import { CONDITION_KINDS, type ConditionKind } from "../../core/screen/conditions.data";
-import type { OwnCondition } from "../../core/screen/screen";
+import type { Complaint } from "../../core/limits/complaint";
+import { type OwnCondition, sidesInDoubt } from "../../core/screen/screen";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField } from "../kit/fields";
-import { Row, Soft, Stack } from "../kit/layout";
+import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { DayField } from "../limits/day-field";
 import { conditionText, datedText, familyText } from "../text/screen-text";
@@ -21,17 +22,23 @@ type Draft = Omit<OwnCondition, "side"> & { side: ChannelSide | null };
 
 const FAMILIES = Object.keys(familyText) as ConditionKind["family"][];
 
-export function ConditionsQuestion(props: QuestionProps) {
+/** What is known, each with its side and day; a side that is not the sore one is asked about once. */
+export function ConditionsQuestion({ complaints, ...props }: QuestionProps & { complaints: readonly Complaint[] }) {
   const { keep, isTaking, problem } = useAnswer(props);
   const [own, setOwn] = useState<readonly Draft[]>(() => props.answers.conditions ?? []);
   const [isAsking, setAsking] = useState(false);
+  const [confirmed, setConfirmed] = useState<readonly string[]>([]);
   const change = (id: string, more: Partial<Draft>): void => setOwn(own.map((each) => (each.id === id ? { ...each, ...more } : each)));
   const toggle = ({ id, isSided }: ConditionKind, isOn: boolean): void =>
     setOwn(isOn ? [...own, { id, side: isSided ? null : "both", day: null }] : own.filter((each) => each.id !== id));
   const sideless = own.filter(({ side }) => side === null);
+  const sided = own.filter((each): each is OwnCondition => each.side !== null);
+  const doubted = sidesInDoubt(sided, complaints);
   const submit = (): void => {
     setAsking(true);
-    if (sideless.length === 0) keep({ conditions: own });
+    if (sideless.length > 0) return;
+    if (doubted.length > 0 && !doubted.every((id) => confirmed.includes(id))) setConfirmed(doubted);
+    else keep({ conditions: own });
   };
   return (
     <Stack $gap={14}>
@@ -69,6 +76,12 @@ export function ConditionsQuestion(props: QuestionProps) {
       <Problem
         text={isAsking && sideless.length > 0 ? `Which side: ${sideless.map(({ id }) => conditionText(id)).join(", ")}?` : problem}
       />
+      {confirmed.length > 0 && doubted.length > 0 && (
+        <Notice role="alert">
+          What hurts is on the other side: {doubted.map((id) => conditionText(id)).join(", ")}. Left and right as meant? Then keep it once
+          more.
+        </Notice>
+      )}
       <Button $tone="primary" isDisabled={isTaking} onPress={submit}>
         {own.length === 0 ? "None of these" : "Keep these"}
       </Button>

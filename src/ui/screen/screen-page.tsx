@@ -4,6 +4,7 @@ import { type ReactNode, useState } from "react";
 import styled from "styled-components";
 import type { Day } from "../../core/day";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
+import type { Complaint } from "../../core/limits/complaint";
 import type { Limit } from "../../core/limits/limit";
 import {
   type Clock,
@@ -13,12 +14,14 @@ import {
   SCREEN_QUESTIONS,
   type ScreenAnswers,
   type ScreenQuestion,
+  type Soon,
 } from "../../core/screen/screen";
 import type { FurtherQuestion } from "../../core/screen/further.data";
 import type { UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { dayText } from "../text/day-text";
+import { limitText } from "../text/limit-text";
 import { conditionText, gateText, questionText } from "../text/screen-text";
 import { color } from "../theme/tokens";
 import { ActivityQuestion, ClearanceQuestion } from "./clearance-question";
@@ -36,6 +39,12 @@ const Question = styled(Card)<{ $isOpen: boolean }>`
     font-size: ${({ $isOpen }) => ($isOpen ? "22px" : "17px")};
   }
 `;
+
+function soonText(soon: Soon, today: Day, units: UnitSystem): string {
+  if (soon.kind === "clearance-old") return `The clearance is ${soon.months} months old: it counts for twelve. Ask again.`;
+  const when = soon.days === 0 ? "ends today" : soon.days === 1 ? "ends tomorrow" : `ends in ${soon.days} days`;
+  return `${limitText(soon.limit, today, units)}: ${when}. Ask before it does.`;
+}
 
 const clockText = (clock: Clock): string =>
   clock.kind === "gestation"
@@ -80,12 +89,28 @@ export interface ScreenPageProps {
   /** Those that follow, asked when there is time. */
   further: readonly FurtherQuestion[];
   letters: readonly LetterShown[];
+  /** What is about to run out. */
+  soon: readonly Soon[];
+  complaints: readonly Complaint[];
   today: Day;
   units: UnitSystem;
 }
 
 /** The questions before training, one open at a time; what was answered, and what it has changed, stays beside it. */
-export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, further, letters, today, units }: ScreenPageProps) {
+export function ScreenPage({
+  clientId,
+  answers,
+  gate,
+  rules,
+  clocks,
+  limits,
+  further,
+  letters,
+  soon,
+  complaints,
+  today,
+  units,
+}: ScreenPageProps) {
   const [chosen, setChosen] = useState<ScreenQuestion | FurtherQuestion | null>(null);
   const open = chosen ?? SCREEN_QUESTIONS.find((question) => answers[question] === undefined) ?? null;
   const { head, reasons } = gateText(gate);
@@ -98,7 +123,7 @@ export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, fur
           {SCREEN_QUESTIONS.map((question) => (
             <Asked key={question} {...{ question, open, answers, units }} onOpen={setChosen}>
               {question === "signs" && <SignsQuestion {...common} />}
-              {question === "conditions" && <ConditionsQuestion {...common} />}
+              {question === "conditions" && <ConditionsQuestion {...common} complaints={complaints} />}
               {question === "activity" && <ActivityQuestion {...common} />}
               {question === "clearance" && <ClearanceQuestion {...common} />}
             </Asked>
@@ -134,8 +159,13 @@ export function ScreenPage({ clientId, answers, gate, rules, clocks, limits, fur
               </p>
             )}
           </Card>
-          {clocks.length > 0 && (
+          {clocks.length + soon.length > 0 && (
             <Card aria-label="Clocks">
+              {soon.map((each) => (
+                <p key={each.kind === "limit-ends" ? each.limit.id : each.kind}>
+                  <strong>{soonText(each, today, units)}</strong>
+                </p>
+              ))}
               {clocks.map((clock) => (
                 <p key={clock.condition.id}>{clockText(clock)}</p>
               ))}

@@ -1,6 +1,6 @@
 import { openWarningsOf } from "../../../../core/record/derive";
 import { isBack } from "../../../../core/limits/complaint";
-import { clocksOf, furtherQuestions, isScreenLimit, rulesOn, screenGate } from "../../../../core/screen/screen";
+import { clocksOf, furtherQuestions, isScreenLimit, rulesOn, screenGate, soonOf } from "../../../../core/screen/screen";
 import { readStudio } from "../../../../data/orm";
 import { listLetters } from "../../../../data/repos/letter.repo";
 import { requireRecord } from "../../../../server/record";
@@ -26,6 +26,8 @@ export default async function Page({ params }: { params: Promise<{ clientId: str
       clocks={clocksOf(screen, today)}
       limits={limits.filter(isScreenLimit)}
       letters={letters}
+      soon={soonOf(screen, limits, today)}
+      complaints={record.complaints}
       further={furtherQuestions(
         screen,
         record.complaints.some(({ site }) => isBack(site)),
