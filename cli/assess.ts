@@ -3,7 +3,7 @@ import { changeSince, type Finding, latestOf, protocolOf, retestsOf, sidesApart,
 import { normOf, placeOf } from "../src/core/assess/norm";
 import { pickProtocols } from "../src/core/assess/pick";
 import { PROTOCOLS } from "../src/core/assess/protocols.data";
-import { rangeLimits } from "../src/core/assess/range-limits";
+import { rangeLimits, straightFirstLimits } from "../src/core/assess/range-limits";
 import type { Issue } from "../src/core/reasons";
 import { screenGate } from "../src/core/screen/screen";
 import type { AssessInput } from "../src/schemas/assess-input.schema";
@@ -40,7 +40,7 @@ export function runAssess(input: AssessInput): object {
       return apart ? [{ protocol: protocol.id, worse: apart.worse, deficitFraction: apart.deficitFraction }] : [];
     }),
     advice: adviceOf(findings, screen),
-    limits: rangeLimits(findings),
+    limits: [...rangeLimits(findings), ...straightFirstLimits(findings, screen)],
     retests: retestsOf(findings, today),
     picked: pickProtocols({ age, screen, complaints, tasks, limits, findings, gate: screenGate(screen, today).state, today }).map(
       ({ protocol, because, isOverdue }) => ({ protocol: protocol.id, because, isOverdue }),

@@ -71,7 +71,7 @@ test("a new client goes from nothing to a first rung; bad input says what is wro
   await expect(page.getByRole("heading", { name: "No session yet: something was not asked." })).toBeVisible();
   await page.getByRole("link", { name: "Open it on Screen" }).click();
   await answerScreen(page);
-  await page.getByRole("link", { name: "a clinician's limits and one calm seat" }).click();
+  await page.getByRole("link", { name: "a clinician's limits" }).click();
 
   // the surgeon's limit, and the calm seat
   await page.getByRole("button", { name: "Add a limit" }).click();

@@ -1,10 +1,10 @@
-import { USEFUL_KNEE_FLEXION_DEG } from "../standards/range-of-motion";
 import { SHIN_DEG_PER_TOE_M } from "../standards/measurement";
 import { UP_AND_GO_FALLS_S } from "../standards/walking";
 import { trunkEndurance, type TrunkFlag } from "../standards/trunk-endurance";
 import type { ScreenAnswers } from "../screen/screen";
 import { type ChannelSide } from "../mechanics/channels";
 import { type Finding, latestOf, protocolOf } from "./finding";
+import { isReadyForLoad } from "./range-limits";
 
 /** What measures say together, as data. It proposes an order of work; it closes nothing by itself. */
 export type Advice =
@@ -28,7 +28,6 @@ export type Advice =
 const RUNS_OUT_WITHIN_DEG = 10;
 /** A shin that comes less far forward tips the pelvis in a squat. Ours. */
 const STIFF_SHIN_DEG = 30;
-const STRAIGHT_WITHIN_DEG = 5;
 const DRIFTS_FROM = 2;
 const SHORT_SIDE_FINGERS = 1;
 /** A poor step-down: the step is lowered. Source: Piva 2006 for the grade; what follows from it is ours. */
@@ -47,8 +46,7 @@ export function adviceOf(findings: readonly Finding[], { conditions = [] }: Scre
     if (id !== "knee-replacement") continue;
     for (const side of SIDES.filter((each) => of === "both" || of === each)) {
       const [bendDeg, shortDeg] = [value("knee-bend", side), value("knee-straight", side)];
-      const isShort = (bendDeg ?? 0) < USEFUL_KNEE_FLEXION_DEG || (shortDeg ?? Infinity) > STRAIGHT_WITHIN_DEG; // not measured is not there yet
-      if (isShort) found.push({ code: "straight-and-bend-first", side, bendDeg, shortDeg });
+      if (!isReadyForLoad(findings, side)) found.push({ code: "straight-and-bend-first", side, bendDeg, shortDeg });
     }
   }
   const tuckDeg = value("tuck");

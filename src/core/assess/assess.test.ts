@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { dayAfter } from "../day";
-import type { Limit } from "../limits/limit";
+import { isBinding, type Limit } from "../limits/limit";
 import { SITES } from "../limits/complaint";
+import type { ScreenAnswers } from "../screen/screen";
 import { CONDITION_IDS } from "../screen/conditions.data";
 import { adviceOf, isSpreading } from "./advice";
 import {
@@ -19,7 +20,7 @@ import {
 import { normOf, placeOf } from "./norm";
 import { type Assessed, closedBy, MOST_PICKED, pickProtocols } from "./pick";
 import { type Protocol, PROTOCOLS } from "./protocols.data";
-import { isMeasuredLimit, isTelling, measuredRange, rangeLimits } from "./range-limits";
+import { isMeasuredLimit, isTelling, measuredRange, rangeLimits, straightFirstLimits } from "./range-limits";
 
 const TODAY = "2026-11-27";
 const daysAgo = (days: number): string => dayAfter(TODAY, -days);
@@ -165,6 +166,34 @@ describe("measured ranges", () => {
   });
 });
 
+describe("a replaced knee", () => {
+  const replaced = (side: "left" | "right" | "both"): ScreenAnswers => ({ conditions: [{ id: "knee-replacement", side, day: null }] });
+  const knee = (side: "left" | "right", bend: number, short: number) => [
+    found("knee-bend", bend, { side }),
+    found("knee-straight", short, { side }),
+  ];
+  const closes = (findings: Finding[], answers: ScreenAnswers) =>
+    straightFirstLimits(findings, answers)
+      .filter((limit) => isBinding(limit, TODAY))
+      .map(({ rule, side }) => [rule, side]);
+  test("carries no added weight before it is measured straight, and bent to 110 degrees; the latest counts", () => {
+    const closed = [[{ kind: "never", what: "added-weight" }, "right"]];
+    expect(closes([], replaced("right"))).toEqual(closed);
+    expect(closes(knee("right", 95, 8), replaced("right"))).toEqual(closed);
+    expect(closes(knee("right", 110, 6), replaced("right"))).toEqual(closed);
+    expect(closes(knee("right", 109, 5), replaced("right"))).toEqual(closed);
+    expect(closes(knee("right", 110, 5), replaced("right"))).toEqual([]);
+    expect(closes(knee("left", 120, 0), replaced("right"))).toEqual(closed);
+    expect(closes(knee("left", 120, 0), replaced("both"))).toHaveLength(1);
+    expect(closes([...knee("left", 120, 0), ...knee("right", 115, 2)], replaced("both"))).toEqual([]);
+    expect(closes([], { conditions: [{ id: "knee-arthritis", side: "right", day: null }] })).toEqual([]);
+  });
+  test("is loaded all the same where the trainer has set the rule aside, with why", () => {
+    const aside = { ruleId: "replacement-straight", side: "right", by: "Tove", reason: "surgeon agrees", day: daysAgo(3) } as const;
+    expect(closes([], { ...replaced("right"), setAside: [aside] })).toEqual([]);
+  });
+});
+
 describe("retests", () => {
   test("are due four weeks after the last time, whichever side it was, and overdue the day after", () => {
     const findings = [
@@ -211,6 +240,19 @@ describe("the five", () => {
       expect(closedBy(protocol("knee-bend"), { ...NOBODY, gate })).toBeNull(); // nothing that tires
     }
   });
+});
+
+test("nothing puts the whole weight on one leg early after surgery, nor while its day is not known", () => {
+  const since = (day: string | null) =>
+    closedBy(protocol("step-down"), { ...NOBODY, screen: { conditions: [{ id: "ligament-repair", side: "right", day }] } });
+  expect(since(daysAgo(21))).toEqual({ by: "phase", condition: "ligament-repair", untilDay: dayAfter(TODAY, 63) });
+  expect(since(null)).toMatchObject({ by: "phase", untilDay: null });
+  expect(since(daysAgo(83))).toMatchObject({ by: "phase", untilDay: dayAfter(TODAY, 1) });
+  expect(since(daysAgo(84))).toBeNull();
+  for (const id of ["calm-step", "one-leg-stance", "heel-raise"])
+    expect(closedBy(protocol(id), { ...NOBODY, ...withCondition("knee-replacement") })).toMatchObject({ by: "phase" });
+  expect(closedBy(protocol("knee-bend"), { ...NOBODY, ...withCondition("knee-replacement") })).toBeNull();
+  expect(ids({ screen: { conditions: [{ id: "ligament-repair", side: "right", day: daysAgo(21) }] } })).not.toContain("step-down");
 });
 
 describe("what measures say together", () => {

@@ -1,7 +1,7 @@
-import type { Day } from "../day";
+import { type Day, dayAfter } from "../day";
 import type { Complaint } from "../limits/complaint";
 import { isBinding, type Limit } from "../limits/limit";
-import type { Gate, ScreenAnswers } from "../screen/screen";
+import { conditionsOf, type Gate, type ScreenAnswers } from "../screen/screen";
 import { type Finding, retestsOf } from "./finding";
 import { type PickedFor, type Protocol, PROTOCOLS } from "./protocols.data";
 
@@ -22,7 +22,7 @@ export interface Assessed {
   today: Day;
 }
 /** Why a protocol is not done today. */
-export type Closed = { by: "gate" } | { by: "limit"; limit: Limit };
+export type Closed = { by: "gate" } | { by: "limit"; limit: Limit } | { by: "phase"; condition: string; untilDay: Day | null };
 /** Why it was picked: what it is for, and whether it is due again. */
 export interface Picked {
   protocol: Protocol;
@@ -30,14 +30,24 @@ export interface Picked {
   isOverdue: boolean;
 }
 
-/** Nothing that tires before the questions are answered; nothing that a limit forbids. */
+/** Days after surgery in which no measure puts the whole weight on one leg; a day nobody knows is one of them. Ours. */
+const ONE_LEG_WAITS_DAYS: Readonly<Record<string, number>> = { "ligament-repair": 84, "knee-replacement": 42, "hip-replacement": 42 };
+
+/** Nothing that tires before the questions are answered; nothing that a limit or the time since surgery forbids. */
 export function closedBy(
-  { isEffort, trait }: Protocol,
-  { gate, limits, today }: Pick<Assessed, "gate" | "limits" | "today">,
+  { isEffort, trait, onOneLeg }: Protocol,
+  { gate, limits, screen, today }: Pick<Assessed, "gate" | "limits" | "screen" | "today">,
 ): Closed | null {
   if (isEffort && gate !== "open") return { by: "gate" };
   const limit = limits.find(({ rule, ...rest }) => rule.kind === "never" && rule.what === trait && isBinding({ rule, ...rest }, today));
-  return limit ? { by: "limit", limit } : null;
+  if (limit) return { by: "limit", limit };
+  for (const { id: condition, day } of onOneLeg ? conditionsOf(screen) : []) {
+    const waitsDays = ONE_LEG_WAITS_DAYS[condition];
+    if (waitsDays === undefined) continue;
+    const untilDay = day === null ? null : dayAfter(day, waitsDays);
+    if (untilDay === null || today < untilDay) return { by: "phase", condition, untilDay };
+  }
+  return null;
 }
 
 function speaksOf(reason: PickedFor, { age, screen, complaints, tasks }: Assessed): boolean {

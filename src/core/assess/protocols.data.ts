@@ -45,6 +45,8 @@ export interface Protocol {
   /** Tires or loads: not before the questions on Screen are answered. */
   isEffort: boolean;
   trait?: Trait;
+  /** The whole weight on one leg: not early after a repair or a replacement. */
+  onOneLeg?: true;
   /** Least difference that is not the measurement's own error. */
   change: { least: number; source: RuleSource } | null;
   retestWeeks: number;
@@ -146,6 +148,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     id: "calm-step",
     group: "step",
     quantity: "metres",
+    onOneLeg: true,
     isSided: true,
     min: 0,
     max: 0.45,
@@ -157,6 +160,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     id: "one-leg-stance",
     group: "balance",
     quantity: "seconds",
+    onOneLeg: true,
     isSided: true,
     min: 0,
     max: 45,
@@ -170,6 +174,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     id: "step-down",
     group: "step",
     quantity: "score",
+    onOneLeg: true,
     isSided: true,
     better: "less",
     min: 0,
@@ -201,6 +206,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     id: "heel-raise",
     group: "foot",
     quantity: "count",
+    onOneLeg: true,
     isSided: true,
     min: 0,
     max: 80,

@@ -1,8 +1,12 @@
 import type { Limit, LimitChannelId } from "../limits/limit";
 import type { RailChannelId } from "../limits/rails";
-import type { ChannelSide } from "../mechanics/channels";
+import type { ChannelSide, Side } from "../mechanics/channels";
+import { ALWAYS, conditionsOf, RULE, type ScreenAnswers } from "../screen/screen";
+import { USEFUL_KNEE_FLEXION_DEG } from "../standards/range-of-motion";
 import { type Finding, latestOf } from "./finding";
 
+/** Short of straight by no more than a goniometer misses. */
+export const STRAIGHT_WITHIN_DEG = 5;
 const MEASURED = "measured ";
 /** Whether a limit is this client's own measured range: measuring again moves it. */
 export const isMeasuredLimit = ({ id }: Pick<Limit, "id">): boolean => id.startsWith(MEASURED);
@@ -45,6 +49,34 @@ export function measuredRange(findings: readonly Finding[]): Partial<Record<Rail
     least[channel] = Math.min(least[channel] ?? Infinity, ...values);
   }
   return least;
+}
+
+const STRAIGHT_RULE = "replacement-straight";
+/** A replaced knee that is measured straight, and bent as far as stairs ask; what nobody measured is not. */
+export const isReadyForLoad = (findings: readonly Finding[], side: Side): boolean => {
+  const [bend, short] = [latestOf(findings, "knee-bend", side), latestOf(findings, "knee-straight", side)];
+  return bend !== null && short !== null && bend.value >= USEFUL_KNEE_FLEXION_DEG && short.value <= STRAIGHT_WITHIN_DEG;
+};
+/** Straightening and bend before load: the rule of a replaced knee closes added weight until both are measured. Set aside like any rule. */
+export function straightFirstLimits(findings: readonly Finding[], answers: ScreenAnswers): Limit[] {
+  return conditionsOf(answers).flatMap(({ id, side }): Limit[] => {
+    const sides: readonly Side[] = side === "both" ? ["left", "right"] : [side];
+    if (id !== "knee-replacement" || sides.every((each) => isReadyForLoad(findings, each))) return [];
+    const aside = answers.setAside?.findLast((each) => each.ruleId === STRAIGHT_RULE && each.side === side);
+    const lift = aside ? { kind: "lifted" as const, by: aside.by, role: "trainer", day: aside.day, reason: aside.reason } : null;
+    const rule = { kind: "never", what: "added-weight" } as const;
+    return [
+      {
+        id: `${RULE}${STRAIGHT_RULE} ${side}`,
+        rule,
+        side,
+        owner: { kind: "rule", name: STRAIGHT_RULE },
+        fromDay: ALWAYS,
+        untilDay: null,
+        lift,
+      },
+    ];
+  });
 }
 
 /** Below these a measured bend is short enough to be kept in view. Ours. */

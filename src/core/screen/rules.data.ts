@@ -10,6 +10,8 @@ export interface ScreenRule {
   /** Days after the condition's own day, the last one included; for a pregnancy counted from the last period. */
   fromDays?: number;
   untilDays?: number;
+  /** Only of who was not active before; an answer nobody gave counts as one. */
+  onlyIf?: "inactive";
   /** Closed while it runs. Without one it is a reminder. */
   limit?: LimitRule;
   /** Somebody licensed looks first: no session before a clearance is recorded. */
@@ -53,6 +55,7 @@ export const SCREEN_RULES: readonly ScreenRule[] = [
   { id: "arch-range", condition: "back-arch", source: TRADE },
   { id: "spasm-carry", condition: "back-spasm", source: TRADE },
   { id: "pregnancy-first", condition: "pregnancy", asksFirst: true, source: published("acog-804") },
+  { id: "pregnancy-new", condition: "pregnancy", onlyIf: "inactive", ...never("added-weight"), source: OWN },
   { id: "pregnancy-lying", condition: "pregnancy", fromDays: 14 * WEEK, ...never("lying"), source: published("acog-804") },
   { id: "pregnancy-breath", condition: "pregnancy", ...never("breath-holding"), source: OWN },
   { id: "pregnancy-impact", condition: "pregnancy", ...never("impact"), source: OWN },

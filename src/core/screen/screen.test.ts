@@ -91,7 +91,7 @@ describe("rules", () => {
     const at = (days: number): string[] => binding([own("pregnancy", dueDay)], dayAfter(lastPeriod, days));
     expect(at(97)).not.toContain("pregnancy-lying");
     expect(at(98)).toContain("pregnancy-lying");
-    expect(at(0)).toEqual(["pregnancy-breath", "pregnancy-impact"]);
+    expect(at(0)).toEqual(["pregnancy-new", "pregnancy-breath", "pregnancy-impact"]);
   });
   test("of a repair follow its weeks: no added weight in the first twelve, no landing before ten months", () => {
     const at = (days: number): string[] => binding([own("ligament-repair", dayAfter(TODAY, -days), "left")]);
@@ -151,6 +151,14 @@ test("days that cannot be are named", () => {
   expect(dayProblem(own("pregnancy", dayAfter(TODAY, 280)), TODAY)).toBeNull();
   expect(dayProblem(own("pregnancy", dayAfter(TODAY, -22)), TODAY)).toBe("day.past");
   expect(dayProblem(own("falls", null), TODAY)).toBeNull();
+});
+
+test("who begins in pregnancy adds no weight that was not lifted before; what nobody asked counts as new", () => {
+  const closes = (answers: ScreenAnswers) => ruleLimits(answers).some(({ rule }) => rule.kind === "never" && rule.what === "added-weight");
+  const pregnant = { ...NONE, conditions: [own("pregnancy", dayAfter(TODAY, 70))] };
+  expect(closes(pregnant)).toBe(true);
+  expect(closes({ ...pregnant, activity: { active: true, monthsActive: 24 } })).toBe(false);
+  expect(closes({ conditions: pregnant.conditions })).toBe(true);
 });
 
 describe("what makes a back worse", () => {

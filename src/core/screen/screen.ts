@@ -57,7 +57,7 @@ export function conditionsOf({ conditions = [], back, medicines }: ScreenAnswers
 
 const kindOf = (id: string): ConditionKind | undefined => CONDITION_KINDS.find((kind) => kind.id === id);
 /** A date nobody knows never opens anything: the rule has always run. */
-const ALWAYS: Day = "1900-01-01";
+export const ALWAYS: Day = "1900-01-01";
 
 /** The day a condition's clock starts; null where it is not known. */
 function clockDay({ id, day }: OwnCondition): Day | null {
@@ -74,7 +74,9 @@ export interface OwnRule {
 export function rulesOf(answers: ScreenAnswers): OwnRule[] {
   return conditionsOf(answers).flatMap((condition) => {
     const start = clockDay(condition);
-    return SCREEN_RULES.filter((rule) => rule.condition === condition.id).map((rule) => ({
+    return SCREEN_RULES.filter(
+      ({ condition: id, onlyIf }) => id === condition.id && (onlyIf === undefined || !answers.activity?.active),
+    ).map((rule) => ({
       rule,
       condition,
       fromDay: start === null ? ALWAYS : dayAfter(start, rule.fromDays ?? 0),
@@ -85,7 +87,7 @@ export function rulesOf(answers: ScreenAnswers): OwnRule[] {
 const runs = ({ fromDay, untilDay }: OwnRule, today: Day): boolean => fromDay <= today && (untilDay === null || today <= untilDay);
 export const rulesOn = (answers: ScreenAnswers, today: Day): OwnRule[] => rulesOf(answers).filter((own) => runs(own, today));
 
-const RULE = "rule ";
+export const RULE = "rule ";
 /** Whether a limit follows from the screen: nobody entered it, and its owner's name is the rule's. */
 export const isScreenLimit = ({ id }: Pick<Limit, "id">): boolean => id.startsWith(RULE);
 export const limitIdOf = ({ rule, condition }: Pick<OwnRule, "rule" | "condition">): string => `${RULE}${rule.id} ${condition.side}`;

@@ -21,6 +21,8 @@ import { keepRung, openSession } from "./plan";
 
 const WHOLE_NUMBERS = ["count", "score", "choice"];
 
+const CLOSED_CODE = { gate: "screen-before-effort", limit: "blocked-by-limit", phase: "too-early-for-one-leg" } as const;
+
 /**
  * Why a result is not kept, or nothing: a value that cannot be, one that is hardly believed until it is confirmed,
  * anything that tires before the questions on Screen are answered, anything that a limit forbids.
@@ -33,8 +35,13 @@ function refusalOf(record: ClientRecord, { protocol: id, side, value, day }: Fin
     return { code: "value-out-of-range", min, max };
   if (day > today) return { code: "day-wrong", condition: "finding", problem: "day.future" };
   const signs = openWarningsOf(record).map(({ sign }) => sign);
-  const closed = closedBy(protocol, { gate: screenGate(record.screen, today, signs).state, limits: record.limits, today });
-  if (closed) return { code: closed.by === "gate" ? "screen-before-effort" : "blocked-by-limit" };
+  const closed = closedBy(protocol, {
+    gate: screenGate(record.screen, today, signs).state,
+    limits: record.limits,
+    screen: record.screen,
+    today,
+  });
+  if (closed) return { code: CLOSED_CODE[closed.by] };
   return !isConfirmed && isUnlikely(protocol, value) ? { code: "value-unlikely" } : null;
 }
 

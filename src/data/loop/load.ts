@@ -26,6 +26,7 @@ export type Refusal =
         | "no-such-protocol"
         | "screen-before-effort"
         | "value-unlikely"
+        | "too-early-for-one-leg"
         | "too-many-letters"
         | "not-measured-needs-note"
         | "morning-too-early"

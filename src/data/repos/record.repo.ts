@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { rangeLimits } from "../../core/assess/range-limits";
+import { rangeLimits, straightFirstLimits } from "../../core/assess/range-limits";
 import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
 import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
@@ -48,7 +48,12 @@ export async function loadRecord(
     client,
     screen: screen ?? {},
     findings: findings ?? [],
-    limits: [...(limits ?? []), ...ruleLimits(screen ?? {}), ...rangeLimits(findings ?? [])],
+    limits: [
+      ...(limits ?? []),
+      ...ruleLimits(screen ?? {}),
+      ...rangeLimits(findings ?? []),
+      ...straightFirstLimits(findings ?? [], screen ?? {}),
+    ],
     calmPoses: calmPoses?.map(withSetting<CalmPoseFact>) ?? [],
     rungs: rungs?.map(withSetting<RungFact>) ?? [],
     sessions: sessions?.map(sessionFrom) ?? [],

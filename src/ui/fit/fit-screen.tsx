@@ -1,6 +1,7 @@
 "use client";
 import type { Gate } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
+import Link from "next/link";
 import { useMemo, useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
@@ -201,8 +202,9 @@ export function FitScreen(props: FitScreenProps) {
         {!props.isStopped && <GateNotice clientId={props.clientId} gate={props.gate} />}
         {isUnmeasured && (
           <Notice>
-            Nothing is measured yet, so nothing is open: measure one calm seat under Limits, and every figure here becomes a share of what
-            this joint can take.
+            Nothing is measured yet, so nothing is open: measure{" "}
+            <Link href={`/clients/${props.clientId}/assess?do=calm-seat`}>one calm seat</Link>, and every figure here becomes a share of
+            what this joint can take.
           </Notice>
         )}
         <Columns

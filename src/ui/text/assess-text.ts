@@ -129,10 +129,20 @@ export function pickedText({ because, isOverdue }: Picked): string {
   })();
   return isOverdue ? `${why}; due again` : why;
 }
-export const closedText = (closed: Closed): string =>
-  closed.by === "gate"
-    ? "Not before the questions under Screen are answered."
-    : `Not today: no ${closed.limit.rule.kind === "never" ? traitName[closed.limit.rule.what] : "such thing"}.`;
+export function closedText(closed: Closed): string {
+  switch (closed.by) {
+    case "gate":
+      return "Not before the questions under Screen are answered.";
+    case "limit":
+      return `Not today: no ${closed.limit.rule.kind === "never" ? traitName[closed.limit.rule.what] : "such thing"}.`;
+    case "phase": {
+      const from = closed.untilDay ? `from ${dayText(closed.untilDay)} on` : "once the day of the surgery is known, and long enough ago";
+      return `The whole weight on one leg ${from}: ${conditionText(closed.condition).toLowerCase()} (◊ our own reasoning).`;
+    }
+    default:
+      return unreachable(closed);
+  }
+}
 
 export const retestText = ({ dueDay, isOverdue }: Retest): string => `${isOverdue ? "was due" : "due"} ${dayText(dueDay)}`;
 

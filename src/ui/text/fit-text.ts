@@ -71,11 +71,11 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
     case "under-ceilings":
       return `Under every ceiling: ${loadText(reason.use)}.`;
     case "no-ceiling":
-      return "Not measured: no ceiling yet. Measure one calm seat under Limits to see how much of it this asks.";
+      return "Not measured: no ceiling yet. Measure one calm seat on Assess to see how much of it this asks.";
     case "not-in-the-model":
       return "Not measured: this one is not in the body model. The ladder and one light set choose.";
     case "complaint-unmeasured":
-      return `Not measured: nothing here speaks for the ${`${sideText(reason.side)} ${siteName[reason.site]}`.trim()}. Measure a calm pose for it under Limits.`;
+      return `Not measured: nothing here speaks for the ${`${sideText(reason.side)} ${siteName[reason.site]}`.trim()}. Measure a calm pose for it on Assess or under Limits.`;
     case "ceiling-unread":
       return `Not measured: this set-up does not tell what it asks of the ${jointText(reason.channel, reason.side)}.`;
     case "ceiling-unusable":

@@ -24,6 +24,7 @@ const PLAIN: Readonly<Record<string, string>> = {
   "too-many-letters": "There are a hundred letters of this client already.",
   "not-a-letter": "This is neither a picture nor a PDF that can be read. Take the picture again, or save the letter as PDF.",
   "too-large": "This file is too large: at most 8 MB.",
+  "too-early-for-one-leg": "So soon after surgery nothing is measured with the whole weight on one leg.",
   "value-unlikely": "This is hardly ever seen. Look again before it is kept.",
   "closed-needs-note": "This is past a ceiling or a guard rail. Say why you keep it all the same.",
   "gate-needs-note": "This asks more than the rung in force, and the gate has not opened. Say why you keep it all the same.",

@@ -132,6 +132,7 @@ const RULES: Readonly<Record<string, string>> = {
   "arch-range": "Thrusts and back extensions stop short of arching; tuck at the top.",
   "spasm-carry": "Heavy carries and the single-leg hinge wait until they can be controlled.",
   "pregnancy-first": "The maternity team has agreed to exercise.",
+  "pregnancy-new": "New to exercise: nothing that was not done before is loaded until the maternity team says so.",
   "pregnancy-lying": "No lying flat on the back from 14 weeks 0 days.",
   "pregnancy-breath": "No breath-holding.",
   "pregnancy-impact": "No landing or jumping.",
