@@ -1,7 +1,7 @@
 import { adviceOf } from "../src/core/assess/advice";
 import { changeSince, type Finding, latestOf, protocolOf, retestsOf, sidesApart, sidesOf } from "../src/core/assess/finding";
 import { normOf, placeOf } from "../src/core/assess/norm";
-import { pickProtocols } from "../src/core/assess/pick";
+import { conditionIds, pickProtocols } from "../src/core/assess/pick";
 import { PROTOCOLS } from "../src/core/assess/protocols.data";
 import { rangeLimits, straightFirstLimits } from "../src/core/assess/range-limits";
 import type { Issue } from "../src/core/reasons";
@@ -41,7 +41,7 @@ export function runAssess(input: AssessInput): object {
     }),
     advice: adviceOf(findings, screen),
     limits: [...rangeLimits(findings), ...straightFirstLimits(findings, screen)],
-    retests: retestsOf(findings, today),
+    retests: retestsOf(findings, conditionIds(screen), today),
     picked: pickProtocols({ age, screen, complaints, tasks, limits, findings, gate: screenGate(screen, today).state, today }).map(
       ({ protocol, because, isOverdue }) => ({ protocol: protocol.id, because, isOverdue }),
     ),

@@ -297,7 +297,7 @@ describe("the command line", () => {
       ],
       sides: [{ protocol: "knee-bend", worse: "right" }],
       advice: [{ code: "straight-and-bend-first", bendDeg: 95, shortDeg: null }],
-      retests: [{ protocol: "knee-bend", dueDay: "2026-10-29", isOverdue: true }],
+      retests: [{ protocol: "knee-bend", dueDay: "2026-10-15", isOverdue: true }],
       picked: [{ protocol: "knee-bend", isOverdue: true }, { protocol: "knee-straight" }, {}],
     });
     const limit = {

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { PROTOCOLS } from "../../core/assess/protocols.data";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
 import { CONDITION_KINDS } from "../../core/screen/conditions.data";
 import { SCREEN_RULES } from "../../core/screen/rules.data";
@@ -13,7 +14,7 @@ export default async function Rules() {
   return (
     <>
       <Header units={unitSystem} owner={owner} />
-      <RulesPage signs={WARNING_SIGNS} kinds={CONDITION_KINDS} rules={SCREEN_RULES} units={unitSystem} />
+      <RulesPage signs={WARNING_SIGNS} kinds={CONDITION_KINDS} rules={SCREEN_RULES} protocols={PROTOCOLS} units={unitSystem} />
     </>
   );
 }

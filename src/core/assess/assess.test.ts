@@ -200,9 +200,10 @@ describe("retests", () => {
       found("knee-bend", 100, { side: "left", day: daysAgo(40) }),
       found("knee-bend", 100, { side: "right", day: daysAgo(28) }),
     ];
-    expect(retestsOf(findings, TODAY)).toEqual([{ protocol: "knee-bend", lastDay: daysAgo(28), dueDay: TODAY, isOverdue: false }]);
-    expect(retestsOf(findings, dayAfter(TODAY, 1))[0]?.isOverdue).toBe(true);
-    expect(retestsOf([], TODAY)).toEqual([]);
+    expect(retestsOf(findings, [], TODAY)).toEqual([{ protocol: "knee-bend", lastDay: daysAgo(28), dueDay: TODAY, isOverdue: false }]);
+    expect(retestsOf(findings, [], dayAfter(TODAY, 1))[0]?.isOverdue).toBe(true);
+    expect(retestsOf([], [], TODAY)).toEqual([]);
+    expect(retestsOf(findings, ["sprains", "knee-replacement"], TODAY)).toMatchObject([{ dueDay: daysAgo(14), isOverdue: true }]); // range is won early
   });
 });
 

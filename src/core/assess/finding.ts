@@ -80,15 +80,16 @@ export interface Retest {
   dueDay: Day;
   isOverdue: boolean;
 }
-/** When each protocol that was ever done is due again, soonest first. */
-export function retestsOf(findings: readonly Pick<Finding, "protocol" | "day">[], today: Day): Retest[] {
-  return PROTOCOLS.flatMap(({ id, retestWeeks }): Retest[] => {
+/** When each protocol that was ever done is due again, by what is known of the client, soonest first. */
+export function retestsOf(findings: readonly Pick<Finding, "protocol" | "day">[], conditions: readonly string[], today: Day): Retest[] {
+  return PROTOCOLS.flatMap(({ id, retestWeeks, soonerFor = {} }): Retest[] => {
     const lastDay = findings.reduce<Day | null>(
       (last, { protocol, day }) => (protocol === id && (last === null || day > last) ? day : last),
       null,
     );
     if (lastDay === null) return [];
-    const dueDay = dayAfter(lastDay, retestWeeks * 7);
+    const weeks = Math.min(retestWeeks, ...conditions.map((condition) => soonerFor[condition] ?? retestWeeks));
+    const dueDay = dayAfter(lastDay, weeks * 7);
     return [{ protocol: id, lastDay, dueDay, isOverdue: dueDay < today }];
   }).toSorted((a, b) => a.dueDay.localeCompare(b.dueDay));
 }

@@ -65,7 +65,9 @@ function speaksOf(reason: PickedFor, { age, screen, complaints, tasks }: Assesse
 
 /** At most five protocols for this client, each with its reason, most telling first: no more is asked of one hour. */
 export function pickProtocols(assessed: Assessed): Picked[] {
-  const overdue = retestsOf(assessed.findings, assessed.today).flatMap(({ protocol, isOverdue }) => (isOverdue ? [protocol] : []));
+  const overdue = retestsOf(assessed.findings, conditionIds(assessed.screen), assessed.today).flatMap(({ protocol, isOverdue }) =>
+    isOverdue ? [protocol] : [],
+  );
   return PROTOCOLS.filter((protocol) => closedBy(protocol, assessed) === null)
     .flatMap((protocol): Picked[] => {
       const reasons = protocol.pickedFor.filter((reason) => speaksOf(reason, assessed)).toSorted((a, b) => b.weight - a.weight);
@@ -75,4 +77,5 @@ export function pickProtocols(assessed: Assessed): Picked[] {
     .toSorted((a, b) => weightOf(b) - weightOf(a))
     .slice(0, MOST_PICKED);
 }
+export const conditionIds = (screen: ScreenAnswers): string[] => conditionsOf(screen).map(({ id }) => id);
 const weightOf = ({ because, isOverdue }: Picked): number => because.weight + (isOverdue ? OVERDUE_WEIGHT : 0);

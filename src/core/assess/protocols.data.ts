@@ -50,6 +50,8 @@ export interface Protocol {
   /** Least difference that is not the measurement's own error. */
   change: { least: number; source: RuleSource } | null;
   retestWeeks: number;
+  /** Sooner for some: early range is won or lost in weeks. Ours. */
+  soonerFor?: Readonly<Record<string, number>>;
   pickedFor: readonly PickedFor[];
   source: RuleSource;
 }
@@ -68,6 +70,7 @@ const backs = (weight: number): PickedFor[] => BACKS.map((id) => condition(id, w
 const ANGLE_ERROR = { least: 5, source: published("boone-1978") };
 const NEVER_SEEN = null; // no published error that we know of
 const RETEST = 4;
+const EARLY_RANGE = { "knee-replacement": 2, "ligament-repair": 2 };
 
 type Given = Pick<Protocol, "id" | "group" | "quantity" | "min" | "max" | "belief"> & Partial<Protocol>;
 const protocol = (given: Given): Protocol => ({
@@ -252,6 +255,7 @@ export const PROTOCOLS: readonly Protocol[] = [
   }),
   angle("knee-bend", [60, 160], {
     min: 0,
+    soonerFor: EARLY_RANGE,
     pickedFor: [
       condition("knee-replacement", 8),
       condition("ligament-repair", 7),
@@ -261,6 +265,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     source: published("roach-miles-1991"),
   }),
   angle("knee-straight", [-10, 40], {
+    soonerFor: EARLY_RANGE,
     better: "less",
     pickedFor: [condition("knee-replacement", 8), condition("ligament-repair", 8), condition("knee-inflammatory", 4)],
     source: published("rowe-2000"),

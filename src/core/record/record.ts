@@ -70,6 +70,8 @@ export interface ClientProfile {
 /** A client as one line of the studio's list. */
 export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYear" | "goal" | "archivedDay"> {
   complaints: readonly string[];
+  /** Ids of what is known of them. */
+  conditions: readonly string[];
   /** When each protocol was last done. */
   lastFindings: readonly { protocol: string; day: Day }[];
   lastSessionDay: Day | null;

@@ -40,6 +40,8 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select coalesce(jsonb_agg(w.words order by w.first_at), '[]') from (
      select distinct on (w.complaint_id) w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at from complaint w
       where w.studio_id = c.studio_id and w.client_id = c.id order by w.complaint_id, w.created_at desc, w.id desc) w where w.ended_day is null) as complaints,
+  (select coalesce(jsonb_path_query_array(n.answers, '$.conditions[*].id'), '[]') from screen n where n.studio_id = c.studio_id and n.client_id = c.id
+     order by n.created_at desc, n.id desc limit 1) as "conditions",
   (select coalesce(jsonb_agg(jsonb_build_object('protocol', f.protocol, 'day', f.day)), '[]') from (
      select protocol, max(day) as day from finding where studio_id = c.studio_id and client_id = c.id group by protocol) f) as "lastFindings",
   (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
@@ -56,7 +58,9 @@ where c.studio_id = ? order by v.name`;
 
 /** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
 export const listClients = ({ studioId }: Scope, em: EntityManager): Promise<ClientLine[]> =>
-  em.execute<ClientLine[]>(LIST_SQL, [studioId]);
+  em
+    .execute<(Omit<ClientLine, "conditions"> & { conditions: string[] | null })[]>(LIST_SQL, [studioId])
+    .then((lines) => lines.map((line) => ({ ...line, conditions: line.conditions ?? [] })));
 
 /** A client as entered: the profile, what hurts, and the body's first measure. Sent twice with one id, it is one client. */
 export async function addClient(

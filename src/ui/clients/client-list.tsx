@@ -62,7 +62,7 @@ const Alarm = styled.strong`
 
 /** How many measures are due again, where any are. */
 function Overdue({ line, today }: { line: ClientLine; today: Day }) {
-  const count = retestsOf(line.lastFindings, today).filter(({ isOverdue }) => isOverdue).length;
+  const count = retestsOf(line.lastFindings, line.conditions, today).filter(({ isOverdue }) => isOverdue).length;
   if (count === 0) return null;
   return (
     <>

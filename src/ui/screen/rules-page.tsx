@@ -1,3 +1,4 @@
+import type { Protocol } from "../../core/assess/protocols.data";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { ConditionKind } from "../../core/screen/conditions.data";
 import type { ScreenRule } from "../../core/screen/rules.data";
@@ -5,6 +6,8 @@ import type { UnitSystem } from "../../core/units";
 import { Card, Page, Soft, Stack, Title } from "../kit/layout";
 import { warningText } from "../text/decision-text";
 import { limitRuleText } from "../text/limit-text";
+import { findingText } from "../text/assess-text";
+import { protocolName } from "../text/protocol-text";
 import { conditionText, ruleText, sourceText, whomText } from "../text/screen-text";
 
 const weeks = (days: number): string => `${Math.round(days / 7)} weeks`;
@@ -17,10 +20,11 @@ interface Props {
   signs: readonly WarningSign[];
   kinds: readonly ConditionKind[];
   rules: readonly ScreenRule[];
+  protocols: readonly Protocol[];
   units: UnitSystem;
 }
 /** Every rule that may close something before training, with its wording and where it comes from. */
-export function RulesPage({ signs, kinds, rules, units }: Props) {
+export function RulesPage({ signs, kinds, rules, protocols, units }: Props) {
   return (
     <Page>
       <Stack>
@@ -66,6 +70,25 @@ export function RulesPage({ signs, kinds, rules, units }: Props) {
             )
           );
         })}
+        <Card aria-label="Measures">
+          <Title>Measures</Title>
+          <p>Where each comes from, what counts as a real change, and when it is due again.</p>
+          <ul>
+            {protocols.map((protocol) => (
+              <li key={protocol.id}>
+                {protocolName(protocol.id)}: <Soft>{sourceText(protocol.source)}</Soft>.{" "}
+                {protocol.change ? (
+                  <>
+                    Real from {findingText(protocol, protocol.change.least, units)}, <Soft>{sourceText(protocol.change.source)}</Soft>.
+                  </>
+                ) : (
+                  <Soft>No published error.</Soft>
+                )}{" "}
+                <Soft>Every {protocol.retestWeeks} weeks (◊).</Soft>
+              </li>
+            ))}
+          </ul>
+        </Card>
       </Stack>
     </Page>
   );

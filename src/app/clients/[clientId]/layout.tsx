@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
 import { retestsOf } from "../../../core/assess/finding";
+import { conditionIds } from "../../../core/assess/pick";
 import { openWarningsOf } from "../../../core/record/derive";
 import { requireRecord } from "../../../server/record";
 import { requireSignedIn } from "../../../server/session";
@@ -43,7 +44,7 @@ export default async function ClientLayout({ params, children }: Props) {
         today={today}
         units={unitSystem}
         ownLimit={record.screen.person?.ownLimit ?? ""}
-        overdueCount={retestsOf(record.findings, today).filter(({ isOverdue }) => isOverdue).length}
+        overdueCount={retestsOf(record.findings, conditionIds(record.screen), today).filter(({ isOverdue }) => isOverdue).length}
         last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"}
       />
       <ModelLinked href={`/clients/${client.id}/model`}>{children}</ModelLinked>

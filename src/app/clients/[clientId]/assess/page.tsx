@@ -1,6 +1,6 @@
 import { adviceOf } from "../../../../core/assess/advice";
 import { isProtocol, retestsOf } from "../../../../core/assess/finding";
-import { type Assessed, closedBy, pickProtocols } from "../../../../core/assess/pick";
+import { type Assessed, closedBy, conditionIds, pickProtocols } from "../../../../core/assess/pick";
 import { PROTOCOLS } from "../../../../core/assess/protocols.data";
 import type { DailyTask } from "../../../../core/fit/daily";
 import { openWarningsOf } from "../../../../core/record/derive";
@@ -53,7 +53,7 @@ export default async function AssessPage({ params, searchParams }: Props) {
       picked={pickProtocols(assessed)}
       closed={Object.fromEntries(closed)}
       advice={adviceOf(findings, screen)}
-      retests={retestsOf(findings, today)}
+      retests={retestsOf(findings, conditionIds(screen), today)}
       complaints={complaints}
       limits={limits}
       subject={subjectOf(record)}
