@@ -7,6 +7,7 @@ export default defineConfig({
   testDir: "tests/e2e",
   workers: 1,
   maxFailures: 4,
+  retries: 1, // what passes the second time is printed as flaky, and is to be looked at
   timeout: 180_000, // a busy machine is slow, not wrong
   expect: { timeout: 20_000 },
   reporter: [["list"]],

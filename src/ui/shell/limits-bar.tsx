@@ -81,7 +81,10 @@ export function LimitsBar(props: {
       <Right>
         {overdueCount > 0 && (
           <>
-            <Link href={`/clients/${clientId}/assess`}>{overdueText(overdueCount)}</Link>.{" "}
+            <Link href={`/clients/${clientId}/assess`} aria-label={overdueText(overdueCount)}>
+              {overdueCount} due again
+            </Link>
+            .{" "}
           </>
         )}
         {last}
