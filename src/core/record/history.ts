@@ -59,6 +59,15 @@ function donesAsPrescribed(record: ClientRecord): DoneDose[] {
 const isCalm = (record: ClientRecord, session: SessionFact): boolean => responseTo(record, session)?.class === "calm";
 const led = (subject: Subject, { side }: Pick<RungFact, "side">): Subject => ({ ...subject, leadSide: side });
 
+/** A rung is trained many times and asks the same each time: it is asked once. */
+function oncePerRung<T>(work: (rung: RungFact) => T): (rung: RungFact) => T {
+  const known = new Map<string, T>();
+  return (rung) => {
+    if (!known.has(rung.id)) known.set(rung.id, work(rung));
+    return known.get(rung.id) as T;
+  };
+}
+
 /**
  * Doses that speak for one ceiling: the calm pose that set it, then every item done as prescribed, with the mornings
  * after. What each asked is computed anew, on today's body, posture rule and engine, as the ceiling is.
@@ -70,9 +79,15 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
       const answer = record.responses.find((r) => r.day > day && parseDate(r.day).compare(parseDate(day)) <= 2);
       return { day, useFraction: 1, response: answer?.class ?? null };
     });
+  const demandOf = oncePerRung((rung) =>
+    demandOn(
+      ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: [ceiling.channel] }),
+      ceiling.channel,
+      ceiling.side,
+    ),
+  );
   const trained = donesAsPrescribed(record).flatMap(({ session, rung }): AnsweredDose[] => {
-    const asked = ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: [ceiling.channel] });
-    const demand = demandOn(asked, ceiling.channel, ceiling.side);
+    const demand = demandOf(rung);
     if (!demand) return [];
     return [{ day: session.day, useFraction: demand.head / ceiling.value, response: responseTo(record, session)?.class ?? null }];
   });
@@ -112,8 +127,8 @@ export function calmLoads(record: ClientRecord): Partial<Record<Pattern, Setting
 /** Bends further than the guard rails: those measured on this client, and those that were calm. */
 export function ownRange(record: ClientRecord, subject: Subject): Partial<Record<RailChannelId, number>> {
   const most = measuredRange(record.findings);
-  for (const { session, rung } of donesAsPrescribed(record)) {
-    if (!isCalm(record, session)) continue;
+  const calm = donesAsPrescribed(record).flatMap(({ session, rung }) => (isCalm(record, session) ? [rung] : []));
+  for (const rung of new Map(calm.map((each) => [each.id, each])).values()) {
     const asked = ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: RAIL_CHANNELS });
     if (!asked.ok) continue;
     for (const channel of RAIL_CHANNELS) {
