@@ -28,7 +28,7 @@ export async function audit(scope: Scope, em: EntityManager, verb: string, table
   await em.insert(AuditRow, { ...stamp(scope), verb, tableName, rowId });
 }
 
-const READ_NOTED_EVERY_MIN = 10;
+export const READ_NOTED_EVERY_MIN = 10;
 /** Notes that somebody looked at a client: once in a while, however many pages that takes. */
 export async function noteReading(scope: Scope, em: EntityManager, clientId: string): Promise<void> {
   const since = new Date(Date.now() - READ_NOTED_EVERY_MIN * 60_000);

@@ -5,19 +5,34 @@ import { cache } from "react";
 import type { ClientRecord } from "../core/record/record";
 import { inStudio, readStudio } from "../data/orm";
 import { loadRecord } from "../data/repos/record.repo";
-import { noteReading } from "../data/scope";
+import { noteReading, READ_NOTED_EVERY_MIN } from "../data/scope";
 import { log } from "./log";
 import { requireSignedIn } from "./session";
+
+/** Readings that this process has noted lately: the database is not asked again for each page. */
+const noted = new Map<string, number>();
+const MOST_NOTED = 10_000;
+function isNew(reading: string): boolean {
+  const nowMs = Date.now();
+  const lastMs = noted.get(reading) ?? 0;
+  if (nowMs - lastMs < READ_NOTED_EVERY_MIN * 60_000) return false;
+  if (noted.size >= MOST_NOTED) noted.clear();
+  noted.set(reading, nowMs);
+  return true;
+}
 
 /** The client of this page, of the signed-in studio; anything else is not found. Once per request, in one snapshot. */
 export const requireRecord = cache(async (clientId: string, sessionCount?: number): Promise<ClientRecord> => {
   const { scope } = await requireSignedIn();
   const record = await readStudio(scope.studioId, (em) => loadRecord(scope, em, clientId, sessionCount));
   if (!record) return notFound();
-  after(() =>
-    inStudio(scope.studioId, (em) => noteReading(scope, em, clientId)).catch(() =>
-      log.warn({ step: "note-reading", outcome: "not-noted" }),
-    ),
-  );
+  const reading = `${scope.actorId} ${clientId}`;
+  if (isNew(reading))
+    after(() =>
+      inStudio(scope.studioId, (em) => noteReading(scope, em, clientId)).catch(() => {
+        noted.delete(reading);
+        log.warn({ step: "note-reading", outcome: "not-noted" });
+      }),
+    );
   return record;
 });

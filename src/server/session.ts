@@ -6,8 +6,8 @@ import { headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
 import type { Day } from "../core/day";
-import { MemberRow, StudioRow } from "../data/entities";
-import { getOrm, readStudio } from "../data/orm";
+import { getOrm } from "../data/orm";
+import { memberOf } from "../data/repos/studio.repo";
 import type { Scope } from "../data/scope";
 import { auth } from "./auth";
 
@@ -33,18 +33,17 @@ const lockKeyOf = ({ studioId, actorId }: Scope): string =>
 export const signedIn = cache(async (): Promise<SignedIn | null> => {
   const session = await auth().api.getSession({ headers: await headers() });
   if (!session) return null;
-  const member = await (await getOrm()).em.fork().findOne(MemberRow, { userId: session.user.id });
-  const studio = member && (await readStudio(member.studioId, (em) => em.findOne(StudioRow, { id: member.studioId })));
-  if (!member || !studio) return null;
-  const scope = { studioId: member.studioId, actorId: member.userId };
+  const member = await memberOf((await getOrm()).em.fork(), session.user.id);
+  if (!member) return null;
+  const scope = { studioId: member.studioId, actorId: session.user.id };
   return {
     scope,
     owner: { ...scope, lockKey: lockKeyOf(scope) },
     trainerName: member.name,
-    studioName: studio.name,
+    studioName: member.studioName,
     unitSystem: member.unitSystem,
-    timeZone: studio.timeZone,
-    today: todayIn(studio.timeZone).toString(),
+    timeZone: member.timeZone,
+    today: todayIn(member.timeZone).toString(),
   };
 });
 

@@ -10,6 +10,7 @@ import { Migration0008 } from "./migration-0008";
 import { Migration0009 } from "./migration-0009";
 import { Migration0010 } from "./migration-0010";
 import { Migration0011 } from "./migration-0011";
+import { Migration0012 } from "./migration-0012";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -23,4 +24,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0009", class: Migration0009 },
   { name: "migration-0010", class: Migration0010 },
   { name: "migration-0011", class: Migration0011 },
+  { name: "migration-0012", class: Migration0012 },
 ];

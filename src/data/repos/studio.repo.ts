@@ -1,5 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
+import type { UnitSystem } from "../../core/units";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import { BandRow, CushionRow } from "../entities";
 import { audit, type Scope, stamp } from "../scope";
@@ -29,4 +30,21 @@ export async function addCushion(scope: Scope, em: EntityManager, thicknessM: nu
   const row = { ...stamp(scope), day, thicknessM };
   await em.insert(CushionRow, row);
   await audit(scope, em, "measured", "cushion", row.id);
+}
+
+/** A member of a studio as a page needs one: who, for which studio, in which units and time zone. */
+export interface Member {
+  studioId: string;
+  name: string;
+  unitSystem: UnitSystem;
+  studioName: string;
+  timeZone: string;
+}
+/** The member that a user is, or null: asked before any studio is known, and so by the one function that may. */
+export async function memberOf(em: EntityManager, userId: string): Promise<Member | null> {
+  const [member] = await em.execute<Member[]>(
+    `select studio_id as "studioId", name, unit_system as "unitSystem", studio_name as "studioName", time_zone as "timeZone" from member_of(?)`,
+    [userId],
+  );
+  return member ?? null;
 }
