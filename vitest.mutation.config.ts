@@ -4,4 +4,9 @@ import { defineConfig } from "vitest/config";
 const room = process.env["ROOM"] ?? "progress";
 const rooms = room === "templates" ? "{templates,catalogue,fit}" : room === "limits" ? "{limits,fit}" : room;
 
-export default defineConfig({ test: { pool: "threads", include: [`src/core/${rooms}/**/*.test.ts`] } });
+export default defineConfig({
+  test: {
+    pool: "threads",
+    include: [`src/core/${rooms}/**/*.test.ts`, ...(room === "assess" ? ["tests/published/measures.test.ts"] : [])],
+  },
+});

@@ -96,3 +96,33 @@ describe("seats (our own geometry, common practice for the rule)", () => {
     expect(cushionsFor(0.6, 0.05, 0.59)).toBe(0);
   });
 });
+
+describe("each published range, as a result is drawn on it", () => {
+  const woman = { age: 65, sex: "female" } as const;
+  test.each([
+    ["chair-stand", { low: 11, high: 16, of: "middle-half", source: "rikli-jones-1999" }],
+    ["five-rises", { low: null, high: 11.4, of: "average", source: "bohannon-2006" }],
+    ["one-leg-stance", { low: 14, high: 45, of: "one-deviation", source: "springer-2007" }],
+    ["up-and-go", { low: null, high: 9, of: "average", source: "bohannon-2006-tug" }],
+    ["walking-speed", { low: 1.241, high: 1.241, of: "mean", source: "bohannon-2011" }],
+    ["step-down", { low: 0, high: 1, of: "grades", source: "piva-2006" }],
+    ["side-length", { low: 3.5, high: 4, of: "trade", source: "trade" }],
+    ["knee-bend", { low: 120, high: 142, of: "one-deviation", source: "roach-miles-1991" }],
+    ["hip-bend", { low: 105, high: 131, of: "one-deviation", source: "roach-miles-1991" }],
+    ["hip-back", { low: 9, high: 25, of: "one-deviation", source: "roach-miles-1991" }],
+    ["hip-out", { low: 27, high: 51, of: "one-deviation", source: "roach-miles-1991" }],
+    ["hip-turn-in", { low: 23, high: 37, of: "one-deviation", source: "roach-miles-1991" }],
+    ["hip-turn-out", { low: 20, high: 38, of: "one-deviation", source: "roach-miles-1991" }],
+    ["calm-seat", null],
+  ] as const)("%s of a woman of 65", (id, expected) => expect(normOf(id, woman)).toEqual(expected));
+  test("and none where no cell is", () => {
+    for (const [id, age] of [
+      ["knee-bend", 80],
+      ["one-leg-stance", 17],
+      ["walking-speed", 19],
+      ["five-rises", 59],
+      ["heel-raise", 19],
+    ] as const)
+      expect([id, normOf(id, { age, sex: "female" })]).toEqual([id, null]);
+  });
+});

@@ -9,6 +9,7 @@ import {
   changeSince,
   type Finding,
   firstSide,
+  isProtocol,
   isSameSetUp,
   isUnlikely,
   latestOf,
@@ -313,4 +314,52 @@ test("the latest of a side is the one of the latest day, and a protocol of the w
   const findings = [found("tuck", 90, { day: daysAgo(2) }), found("tuck", 80, { day: daysAgo(5) })];
   expect(latestOf(findings, "tuck", "both")?.value).toBe(90);
   expect([sidesOf(protocol("tuck")), sidesOf(protocol("knee-bend"))]).toEqual([["both"], ["left", "right"]]);
+});
+
+describe("at the edges", () => {
+  const right = { side: "right" } as const;
+  const advised = (findings: Finding[], conditions: ScreenAnswers["conditions"] = []) => adviceOf(findings, { conditions });
+  test("advice names the side it is of, and what was measured there", () => {
+    const short = [found("knee-bend", 95, right), found("knee-straight", 8, right)];
+    expect(advised(short, [{ id: "knee-replacement", side: "right", day: null }])).toEqual([
+      { code: "straight-and-bend-first", side: "right", bendDeg: 95, shortDeg: 8 },
+    ]);
+    const sides = [found("side-length", 1, { side: "left" }), found("side-length", 3, right)];
+    expect(advised(sides)).toEqual([{ code: "side-short", side: "left", fingers: 1 }]);
+    expect(advised([found("tuck", 88), found("hip-bend", 98, right)])).toEqual([
+      { code: "hip-causes-tuck", side: "right", hipDeg: 98, tuckDeg: 88 },
+    ]);
+    expect(advised([found("tuck", 88), found("hip-bend", 99, right)])).toEqual([]);
+    expect(advised([found("heel-line", 2, right)])).toEqual([{ code: "coin-heel-raise-first", side: "right" }]);
+    expect(advised([found("step-down", 3, right)])).toEqual([]);
+  });
+  test("half of a pair says nothing: no tuck, no early carry, no other side", () => {
+    expect(advised([found("hip-bend", 60, right), found("shin-forward", 0.02, right)])).toEqual([]);
+    expect(advised([found("carry-late", 3, right)])).toEqual([]);
+    expect(advised([found("carry-early", 3, right)])).toEqual([]);
+    expect(sidesApart(protocol("heel-raise"), [found("heel-raise", 9, right)])).toBeNull();
+  });
+  test("a result is compared with an earlier day, never with another of its own", () => {
+    const first = found("chair-stand", 9);
+    const again = found("chair-stand", 14);
+    expect(changeSince(protocol("chair-stand"), again, [first, again])).toBeNull();
+  });
+  test("what was set up on one day and not noted on the other is not the same", () => {
+    expect([isSameSetUp({ seatHeightM: 0.43 }, {}), isSameSetUp({}, { seatHeightM: 0.43 }), isSameSetUp({}, {})]).toEqual([
+      false,
+      false,
+      true,
+    ]);
+    expect(isSameSetUp({ standIn: 1 }, {})).toBe(false);
+  });
+  test("the ends of belief are believed", () => {
+    const [low, high] = protocol("knee-bend").belief;
+    expect([low, high, low - 1, high + 1].map((value) => isUnlikely(protocol("knee-bend"), value))).toEqual([false, false, true, true]);
+  });
+  test("retests come soonest first; with nothing sore the left begins", () => {
+    const findings = [found("chair-stand", 9, { day: daysAgo(2) }), found("walking-speed", 1, { day: daysAgo(20) })];
+    expect(retestsOf(findings, [], TODAY).map((retest) => retest.protocol)).toEqual(["walking-speed", "chair-stand"]);
+    expect(firstSide([], "sore-first", null)).toBe("left");
+    expect([isProtocol("tuck"), isProtocol("tucks")]).toEqual([true, false]);
+  });
 });
