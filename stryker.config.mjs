@@ -5,7 +5,12 @@ const config = {
   testRunner: "vitest",
   plugins: ["@stryker-mutator/vitest-runner"],
   vitest: { configFile: "vitest.mutation.config.ts" },
-  mutate: [room === "templates" ? "src/core/templates/{ask,read}.ts" : `src/core/${room}/**/*.ts`, "!**/*.test.ts", "!**/*.fixture.ts", "!**/*.data.ts"],
+  mutate: [
+    room === "templates" ? "src/core/templates/{ask,read}.ts" : `src/core/${room}/**/*.ts`,
+    "!**/*.test.ts",
+    "!**/*.fixture.ts",
+    "!**/*.data.ts",
+  ],
   coverageAnalysis: "perTest",
   ignoreStatic: true,
   concurrency: 2,
