@@ -164,7 +164,7 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    for (const station of ["Screen", "Limits", "Fit", "Floor", "Morning", "Review"] as const) {
+    for (const station of ["Screen", "Assess", "Limits", "Fit", "Floor", "Morning", "Review"] as const) {
       await openClient(page, "Ansel Birk", station);
       await page.waitForLoadState("networkidle");
       const overhang = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
