@@ -54,6 +54,15 @@ describe("angles from a side picture", () => {
     );
     expect(met).toBe(100);
   });
+  test("give the line of the foot: level, the heel up or down, whichever way the client looks", () => {
+    for (const looksLeft of [false, true])
+      for (const deg of [0, 18, -7]) {
+        const heel = { x: 380, y: 720 };
+        const toe = { x: heel.x + (looksLeft ? -1 : 1) * cosDeg(deg) * 110, y: heel.y + sinDeg(deg) * 110 };
+        expect(anglesFrom({ ...drawn(26, 82, 38, looksLeft), heel, toe })?.footLineDeg).toBeCloseTo(deg, 6);
+      }
+    expect(anglesFrom(drawn(26, 82, 38))?.footLineDeg).toBeNull();
+  });
   test("need three points that are apart; without a shoulder the trunk is not guessed", () => {
     const { shoulder: _, ...three } = drawn(26, 82, 38);
     expect(anglesFrom(three)).toMatchObject({ trunkLeanDeg: null, hipFlexionDeg: null });

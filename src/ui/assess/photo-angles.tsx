@@ -43,7 +43,8 @@ const Line = styled.svg`
   pointer-events: none;
 `;
 
-const NAMES: Readonly<Record<PhotoPoint, string>> = { ankle: "ankle", knee: "knee", hip: "hip", shoulder: "shoulder" };
+/** Those that may be left out. */
+const OPTIONAL: readonly PhotoPoint[] = ["shoulder", "heel", "toe"];
 const KEYS: Readonly<Record<string, readonly [x: number, y: number]>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -64,7 +65,8 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
   const [picture, setPicture] = useState<Picture | null>(null);
   const [points, setPoints] = useState<Partial<Record<PhotoPoint, PicturePoint>>>({});
   useEffect(() => () => (picture ? URL.revokeObjectURL(picture.url) : undefined), [picture]);
-  const next = PHOTO_POINTS.find((name) => points[name] === undefined) ?? null;
+  const [leftOut, setLeftOut] = useState<readonly PhotoPoint[]>([]);
+  const next = PHOTO_POINTS.find((name) => points[name] === undefined && !leftOut.includes(name)) ?? null;
   const angles = anglesFrom(points);
   const tap = (event: MouseEvent<HTMLDivElement>): void => {
     if (!next) return;
@@ -78,7 +80,11 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
     event.preventDefault();
     setPoints({ ...points, [name]: { x: at.x + by[0], y: at.y + by[1] } });
   };
-  const placed = PHOTO_POINTS.flatMap((name) => points[name] ?? []);
+  const lines = [PHOTO_POINTS.slice(0, 4), PHOTO_POINTS.slice(4)].map((names) => names.flatMap((name) => points[name] ?? []));
+  const anew = (): void => {
+    setPoints({});
+    setLeftOut([]);
+  };
   return (
     <Stack>
       <Row>
@@ -88,7 +94,7 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
             const file = files?.[0];
             if (!file) return;
             setPicture({ url: URL.createObjectURL(file), isVideo: file.type.startsWith("video/") });
-            setPoints({});
+            anew();
           }}
         >
           <Button>{picture ? "Another picture" : "Take or choose a side picture"}</Button>
@@ -98,7 +104,7 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
       {picture && (
         <>
           <p aria-live="polite">
-            {next ? `Tap the ${NAMES[next]}${next === "shoulder" ? ", or leave it out" : ""}.` : "Move a point with the arrow keys."}
+            {next ? `Tap the ${next}${OPTIONAL.includes(next) ? ", or leave it out" : ""}.` : "Move a point with the arrow keys."}
             {picture.isVideo && " Stop the video at the lowest point first."}
           </p>
           <Frame>
@@ -110,7 +116,15 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
             )}
             <Over $isVideo={picture.isVideo} onClick={tap} data-testid="picture">
               <Line aria-hidden>
-                <polyline points={placed.map(({ x, y }) => `${x},${y}`).join(" ")} fill="none" stroke={color.brassLight} strokeWidth={3} />
+                {lines.map((line, i) => (
+                  <polyline
+                    key={i}
+                    points={line.map(({ x, y }) => `${x},${y}`).join(" ")}
+                    fill="none"
+                    stroke={color.brassLight}
+                    strokeWidth={3}
+                  />
+                ))}
               </Line>
               {PHOTO_POINTS.map((name) => {
                 const at = points[name];
@@ -119,7 +133,7 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
                     <Dot
                       key={name}
                       type="button"
-                      aria-label={`Point of the ${NAMES[name]}`}
+                      aria-label={`Point of the ${name}`}
                       style={{ left: at.x, top: at.y }}
                       onClick={(event) => event.stopPropagation()}
                       onKeyDown={(event) => nudge(name, event)}
@@ -133,11 +147,13 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
             <p role="status">
               Shin {angleText(angles.shankLeanDeg)} forward, knee {angleText(angles.kneeFlexionDeg)}
               {angles.trunkLeanDeg !== null && `, trunk ${angleText(angles.trunkLeanDeg)} forward`}
-              {angles.hipFlexionDeg !== null && `, hip ${angleText(angles.hipFlexionDeg)}`}. Within about 2°.
+              {angles.hipFlexionDeg !== null && `, hip ${angleText(angles.hipFlexionDeg)}`}
+              {angles.footLineDeg !== null && `, foot ${angleText(angles.footLineDeg)} heel up`}. Within about 2°.
             </p>
           )}
           <Row style={{ minHeight: size.target }}>
-            <Button onPress={() => setPoints({})}>Points anew</Button>
+            {next && OPTIONAL.includes(next) && <Button onPress={() => setLeftOut([...leftOut, next])}>Leave the {next} out</Button>}
+            <Button onPress={anew}>Points anew</Button>
             {angles && (
               <Button $tone="primary" onPress={() => onUse(angles)}>
                 Use these
