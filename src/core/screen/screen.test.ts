@@ -176,6 +176,9 @@ describe("what makes a back worse", () => {
     expect(screenGate(back("spreading"), TODAY)).toMatchObject({ state: "refer", because: ["disc-first"] });
     expect(screenGate({ ...back("spreading"), clearance: cleared("2026-11-19") }, TODAY)).toMatchObject({ state: "refer" });
     expect(screenGate({ ...back("spreading"), clearance: cleared("2026-11-20") }, TODAY)).toMatchObject({ state: "open" });
+    const known = { ...back("spreading"), conditions: [own("back-disc")] }; // known and cleared long ago, and it spreads again
+    expect(screenGate({ ...known, clearance: cleared("2026-11-19") }, TODAY)).toMatchObject({ state: "refer", because: ["disc-first"] });
+    expect(screenGate({ ...known, clearance: cleared("2026-11-20") }, TODAY)).toMatchObject({ state: "open" });
     expect(
       ruleLimits(back("spreading"))
         .filter((limit) => isBinding(limit, TODAY))

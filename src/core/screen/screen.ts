@@ -52,7 +52,9 @@ export function conditionsOf({ conditions = [], back, medicines }: ScreenAnswers
     })),
     ...(medicines?.kinds.includes("blunts-heart-rate") ? [{ id: "heart-rate-medicine", side: "both" as const, day: null }] : []),
   ];
-  return [...conditions, ...implied.filter(({ id }) => !conditions.some((known) => known.id === id))];
+  // said again is said anew: a clearance from before that day does not cover what was known without one
+  const known = conditions.map((own) => ({ ...own, day: own.day ?? implied.find(({ id }) => id === own.id)?.day ?? null }));
+  return [...known, ...implied.filter(({ id }) => !known.some((own) => own.id === id))];
 }
 
 const kindOf = (id: string): ConditionKind | undefined => CONDITION_KINDS.find((kind) => kind.id === id);

@@ -1,11 +1,11 @@
 "use client";
-import { Radio, RadioGroup } from "react-aria-components";
+import { RadioGroup } from "react-aria-components";
 import styled from "styled-components";
 import type { Complaint, Site } from "../../core/limits/complaint";
 import type { ChannelSide } from "../../core/mechanics/channels";
-import { FieldLabel, Hint } from "../kit/fields";
+import { Choice, FieldLabel, Hint } from "../kit/fields";
 import { capital, siteName } from "../text/limit-text";
-import { color, size } from "../theme/tokens";
+import { color } from "../theme/tokens";
 
 interface Spot {
   site: Site;
@@ -45,21 +45,8 @@ const Middle = styled.div`
   flex-wrap: wrap;
   gap: 6px;
 `;
-const Tap = styled(Radio)`
-  display: inline-flex;
-  align-items: center;
+const Tap = styled(Choice)`
   justify-content: center;
-  min-height: ${size.target};
-  padding: 6px 12px;
-  border: 1px solid ${color.inkSoft};
-  border-radius: ${size.radius};
-  background: ${color.paper};
-  cursor: pointer;
-  &[data-selected] {
-    border-color: ${color.marine};
-    background: ${color.marine};
-    color: ${color.paper};
-  }
 `;
 
 const keyOf = ({ site, side }: Pick<Spot, "site" | "side">): string => `${site} ${side}`;

@@ -76,7 +76,7 @@ const Choices = styled.div`
   flex-wrap: wrap;
   gap: 8px;
 `;
-const Choice = styled(Radio)`
+export const Choice = styled(Radio)`
   display: inline-flex;
   align-items: center;
   min-height: ${size.target};
