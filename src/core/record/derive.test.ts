@@ -240,6 +240,20 @@ describe("history", () => {
   const second = (more: Partial<SessionFact>) => ({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", more)] });
   test("proposes a ceiling 5 % higher after two calm mornings near it", () =>
     expect((proposal({})?.value ?? NaN) / ceilingOf(record(near)).value).toBeCloseTo(1.05, 6));
+  test("and a lighter exercise in the same session does not speak against it", () => {
+    const both = { ...near, rungs: [...near.rungs, rung("light", { setting: { seatHeightM: 0.75, shareFraction: 0.5 } })] };
+    const prescriptions = [plan("plan-1", "rung-1"), plan("plan-2", "light")];
+    const sessions = [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09")].map((session) => {
+      const itemId = `light-${session.id}`;
+      return {
+        ...session,
+        items: [...session.items, { id: itemId, prescriptionId: "plan-2" }],
+        sets: [...session.sets, ...[0, 1, 2].map((n) => doneSet(itemId, n))],
+      };
+    });
+    expect(answeredDoses(record({ ...both, prescriptions, sessions }), subject(record()), ceilingOf(record()))).toHaveLength(3);
+    expect(proposal({ ...both, prescriptions, sessions })).not.toBeNull();
+  });
   test("but only on doses done as prescribed", () => {
     const sets = (change: Parameters<typeof doneSet>[2]) => [0, 1, 2].map((n) => doneSet("item-s2", n, n === 1 ? change : {}));
     for (const more of [

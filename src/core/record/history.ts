@@ -69,8 +69,8 @@ function oncePerRung<T>(work: (rung: RungFact) => T): (rung: RungFact) => T {
 }
 
 /**
- * Doses that speak for one ceiling: the calm pose that set it, then every item done as prescribed, with the mornings
- * after. What each asked is computed anew, on today's body, posture rule and engine, as the ceiling is.
+ * Doses that speak for one ceiling: the calm pose that set it, then of every session the hardest on it that was done as
+ * prescribed, with the morning after: one morning answers once, however many exercises went before it. What each asked is computed anew, on today's body, posture rule and engine, as the ceiling is.
  */
 export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: Ceiling): AnsweredDose[] {
   const calm = record.calmPoses
@@ -86,12 +86,13 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
       ceiling.side,
     ),
   );
-  const trained = donesAsPrescribed(record).flatMap(({ session, rung }): AnsweredDose[] => {
-    const demand = demandOf(rung);
-    if (!demand) return [];
-    return [{ day: session.day, useFraction: demand.head / ceiling.value, response: responseTo(record, session)?.class ?? null }];
-  });
-  return [...calm, ...trained];
+  const trained = new Map<string, AnsweredDose>();
+  for (const { session, rung } of donesAsPrescribed(record)) {
+    const useFraction = (demandOf(rung)?.head ?? 0) / ceiling.value;
+    if (useFraction > (trained.get(session.id)?.useFraction ?? 0))
+      trained.set(session.id, { day: session.day, useFraction, response: responseTo(record, session)?.class ?? null });
+  }
+  return [...calm, ...trained.values()];
 }
 
 /** A ceiling taken over from history was confirmed by the mornings that raised it. */

@@ -26,8 +26,8 @@ export interface DemoClient {
   further?: Pick<ScreenAnswers, "goals" | "pain" | "medicines" | "aids" | "person">;
   /** Parts of the screen that nobody has asked yet. */
   notAsked?: readonly ScreenQuestion[];
-  /** A sign said before training, and who cleared it. */
-  sign?: { sign: WarningSign; clearedBy: string; role: ClinicianRole; note: string };
+  /** Signs said at the first visit, and who cleared them. */
+  signs?: readonly { sign: WarningSign; clearedBy: string; role: ClinicianRole; note: string }[];
   /** A sign said on the last morning: it stands open. */
   lastMorningSign?: WarningSign;
   /** What was measured, so many days ago. */
@@ -84,6 +84,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     ],
     conditions: [{ id: "ligament-repair", side: "right", day: -230 }],
     cleared: { by: "Dr Halvard Sund", role: "surgeon" },
+    signs: [{ sign: "giving-way", clearedBy: "Dr Halvard Sund", role: "surgeon", note: "Gave way once in June; the repair is tight" }],
     further: {
       goals: [
         { task: "stairs", measure: 0.2, words: "the bell tower, one foot per step" },
@@ -163,6 +164,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     complaints: [{ site: "knee", side: "left", words: "Left knee, wear type, stiff in the morning", usualPainScore: 3, painLimitScore: 3 }],
     conditions: [{ id: "knee-arthritis", side: "left", day: null }],
     cleared: null,
+    signs: [{ sign: "hot-swollen-joint", clearedBy: "Dr Peder Lowe", role: "doctor", note: "Warm in August; no infection, train on" }],
     findings: [
       { protocol: "five-rises", side: "both", value: 14.2, daysAgo: 68, setUp: { seatHeightM: 0.43 } },
       { protocol: "five-rises", side: "both", value: 12.9, daysAgo: 40, setUp: { seatHeightM: 0.43 } },
@@ -212,7 +214,10 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       archivedDay: null,
     },
     complaints: [{ site: "back-bend", side: "both", words: "Low back, worse with bending", usualPainScore: 1, painLimitScore: 2 }],
-    conditions: [{ id: "back-bend", side: "both", day: null }],
+    conditions: [
+      { id: "back-bend", side: "both", day: null },
+      { id: "tight-hip", side: "right", day: null },
+    ],
     cleared: null,
     findings: [
       { protocol: "tuck", side: "both", value: 88, daysAgo: 55 },
@@ -269,6 +274,11 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     complaints: [{ site: "low-back", side: "both", words: "Low back, by the evening", usualPainScore: 1, painLimitScore: 2 }],
     conditions: [{ id: "pregnancy", side: "both", day: 85 }], // the last trimester begins tomorrow
     cleared: { by: "Midwife Asta Rune", role: "midwife" },
+    signs: [
+      { sign: "bleeding-or-fluid", clearedBy: "Midwife Asta Rune", role: "midwife", note: "Spotting in week 9; seen, all well" },
+      { sign: "belly-or-pelvic", clearedBy: "Midwife Asta Rune", role: "midwife", note: "Ligament pull; keep steps short" },
+      { sign: "severe-headache", clearedBy: "Dr Ingrid Solheim", role: "doctor", note: "Blood pressure normal three times" },
+    ],
     findings: [{ protocol: "chair-stand", side: "both", value: 19, daysAgo: 20, setUp: { seatHeightM: 0.43 } }],
     heightM: 1.66,
     massKg: 71,
@@ -301,6 +311,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { id: "diabetes", side: "both", day: null },
     ],
     cleared: { by: "Dr Ingrid Solheim", role: "surgeon" },
+    signs: [{ sign: "calf-swelling", clearedBy: "Dr Ingrid Solheim", role: "surgeon", note: "No clot on the scan" }],
     findings: [
       { protocol: "knee-straight", side: "right", value: 8, daysAgo: 40 },
       { protocol: "knee-bend", side: "right", value: 95, daysAgo: 40 },
@@ -347,6 +358,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { id: "falls", side: "both", day: null },
     ],
     cleared: { by: "Dr Peder Lowe", role: "doctor" },
+    signs: [{ sign: "faint", clearedBy: "Dr Peder Lowe", role: "doctor", note: "Stood up too fast; tablets changed" }],
     findings: [
       { protocol: "up-and-go", side: "both", value: 12.6, daysAgo: 25 },
       { protocol: "one-leg-stance", side: "left", value: 4, daysAgo: 25 },
@@ -380,8 +392,10 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     conditions: [
       { id: "heart", side: "both", day: null },
       { id: "blood-pressure", side: "both", day: null },
+      { id: "heart-rate-medicine", side: "both", day: null },
     ],
     cleared: { by: "Dr Halvard Sund", role: "doctor" },
+    signs: [{ sign: "chest-pain", clearedBy: "Dr Halvard Sund", role: "doctor", note: "Exercise test in spring, light effort is fine" }],
     lastMorningSign: "chest-pain",
     further: { medicines: { kinds: ["blunts-heart-rate", "thins-blood"], injectionDay: null } },
     findings: [{ protocol: "walking-speed", side: "both", value: 1.31, daysAgo: 18, setUp: { distanceM: 4 } }],
@@ -417,9 +431,14 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     conditions: [
       { id: "back-disc", side: "both", day: null },
       { id: "back-spasm", side: "both", day: null },
+      { id: "nerve-signs", side: "both", day: null },
     ],
     cleared: { by: "Dr Peder Lowe", role: "doctor" },
-    sign: { sign: "spreading-pain", clearedBy: "Dr Peder Lowe", role: "doctor", note: "Seen on Monday; train away from bending" },
+    signs: [
+      { sign: "spreading-pain", clearedBy: "Dr Peder Lowe", role: "doctor", note: "Seen on Monday; train away from bending" },
+      { sign: "leg-weakness", clearedBy: "Dr Peder Lowe", role: "doctor", note: "Strength equal again" },
+      { sign: "bladder-bowel", clearedBy: "Dr Peder Lowe", role: "doctor", note: "Sent in at once in May; ruled out" },
+    ],
     findings: [
       { protocol: "bend-response", side: "both", value: 2, daysAgo: 16 },
       { protocol: "arch-response", side: "both", value: 0, daysAgo: 16 },
@@ -455,6 +474,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
       { id: "sprains", side: "right", day: null },
     ],
     cleared: null,
+    signs: [{ sign: "other-sign", clearedBy: "Signe Mo", role: "physiotherapist", note: "Numb patch on the thigh, nothing to hold back" }],
     further: {
       goals: [{ task: "walk", measure: 90, words: "the cliff path" }],
       aids: { brace: false, stick: false, footwear: "Firm walking shoes, an insole on the right", helperAtHome: false },
@@ -473,7 +493,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     heightM: 1.73,
     massKg: 69,
     day: [{ name: "cliff steps", kind: "step", heightM: 0.19 }],
-    weeks: 4,
+    weeks: 9,
     calmPoses: [
       {
         limitedBy: "hip",
@@ -496,6 +516,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     conditions: [
       { id: "hip-replacement", side: "right", day: -120 },
       { id: "kidney", side: "both", day: null },
+      { id: "shoulder-or-grip", side: "both", day: null },
     ],
     cleared: null,
     notAsked: ["activity", "clearance"], // his first visit, half asked

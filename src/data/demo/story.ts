@@ -6,7 +6,7 @@ import { fitVariation } from "../../core/fit/search";
 import { type Day, dayAfter } from "../../core/day";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
 import type { ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
-import { recordCalmPose, raiseCeiling } from "../loop/calibrate";
+import { recordCalmPose } from "../loop/calibrate";
 import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
 import { decideItem, keepRung } from "../loop/plan";
@@ -41,9 +41,9 @@ const painsOf = (person: DemoClient, painScore: number) => complaintIds(person).
 const usualOf = ({ complaints }: DemoClient): number => complaints[0]?.usualPainScore ?? 0;
 
 /** The questions before training, as they were answered at the first visit. */
-function screenOf({ key, conditions, cleared, sign, further = {}, notAsked = [] }: DemoClient, firstDay: Day, today: Day): ScreenAnswers {
+function screenOf({ key, conditions, cleared, signs = [], further = {}, notAsked = [] }: DemoClient, firstDay: Day, today: Day): ScreenAnswers {
   const answers: Pick<Required<ScreenAnswers>, ScreenQuestion> = {
-    signs: { id: demoId(`${key} signs`), day: firstDay, signs: sign ? [sign.sign] : [], symptoms: [] },
+    signs: { id: demoId(`${key} signs`), day: firstDay, signs: signs.map(({ sign }) => sign), symptoms: [] },
     conditions: conditions.map(({ day, ...condition }) => ({ ...condition, day: day === null ? null : dayAfter(today, day) })),
     activity: { active: false, monthsActive: 0 },
     clearance: cleared ? { kind: "cleared", ...cleared, day: firstDay } : { kind: "not-asked" },
@@ -57,10 +57,8 @@ async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, c
   const own = complaints.map((complaint, i) => ({ ...complaint, id: complaintIds(person)[i] ?? "" }));
   await addClient(scope, em, { id: clientId, ...person.profile }, own, { day: firstDay, heightM, massKg, overrides });
   await addScreen(scope, em, clientId, screenOf(person, firstDay, today), firstDay);
-  if (person.sign) {
-    const { sign, clearedBy: by, role, note } = person.sign;
+  for (const { sign, clearedBy: by, role, note } of person.signs ?? [])
     await addClearance(scope, em, clientId, { sourceId: demoId(`${key} signs`), sign, by, role, note, day: firstDay });
-  }
   for (const task of person.day) await setDailyHeight(scope, em, clientId, task, firstDay);
   for (const [i, limit] of person.limits.entries()) {
     const untilDay = limit.untilDay === null ? null : dayAfter(today, limit.untilDay);
@@ -133,7 +131,6 @@ async function trainingDay(
     await expectTaken(answerMorning(scope, em, clientId, answer, morning));
   }
   if (morning === today) return; // the newest morning waits for the trainer
-  await raiseCeiling(scope, em, clientId, morning); // refused where no mornings have earned it
   for (const { itemId } of items)
     await expectDecided(decideItem(scope, em, clientId, { sessionId, itemId, move: null, note: "" }, morning));
 }
