@@ -3,9 +3,9 @@ import { changeSince, type Finding, latestOf, protocolOf, retestsOf, sidesApart,
 import { normOf, placeOf } from "../src/core/assess/norm";
 import { conditionIds, pickProtocols } from "../src/core/assess/pick";
 import { PROTOCOLS } from "../src/core/assess/protocols.data";
-import { rangeLimits, straightFirstLimits } from "../src/core/assess/range-limits";
+import { isMeasuredSo, rangeLimits } from "../src/core/assess/range-limits";
 import type { Issue } from "../src/core/reasons";
-import { screenGate } from "../src/core/screen/screen";
+import { ruleLimits, screenGate } from "../src/core/screen/screen";
 import type { AssessInput } from "../src/schemas/assess-input.schema";
 
 /** What only a protocol can tell: its sides, and what a value of it can be. */
@@ -40,7 +40,7 @@ export function runAssess(input: AssessInput): object {
       return apart ? [{ protocol: protocol.id, worse: apart.worse, deficitFraction: apart.deficitFraction }] : [];
     }),
     advice: adviceOf(findings, screen),
-    limits: [...rangeLimits(findings), ...straightFirstLimits(findings, screen)],
+    limits: [...rangeLimits(findings), ...ruleLimits(screen, (gate, side) => isMeasuredSo(findings, gate, side))],
     retests: retestsOf(findings, conditionIds(screen), today),
     picked: pickProtocols({ age, screen, complaints, tasks, limits, findings, gate: screenGate(screen, today).state, today }).map(
       ({ protocol, because, isOverdue }) => ({ protocol: protocol.id, because, isOverdue }),

@@ -113,6 +113,7 @@ export function contextFrom(input: FitInput): FitContext {
     ceilings: ceilingsFrom(subject, input).ceilings,
     unusable: [],
     calmLoads: input.calmLoads ?? {},
+    calmRows: [],
     ownRange: input.ownRange ?? {},
     today: input.today,
     kit: {

@@ -9,9 +9,12 @@ export const screenIssues = ({ answers, today }: ScreenInput): Issue[] =>
     return code ? [{ path: `answers.conditions.${i}.day`, code }] : [];
   });
 
+/** The command is told no findings: what a measure would end still runs. */
+const NOT_MEASURED = (): boolean => false;
+
 export const runScreen = ({ answers, today }: ScreenInput): object => ({
   gate: screenGate(answers, today),
-  limits: ruleLimits(answers).map((limit) => ({ ...limit, state: limitState(limit, today) })),
+  limits: ruleLimits(answers, NOT_MEASURED).map((limit) => ({ ...limit, state: limitState(limit, today) })),
   rules: rulesOn(answers, today),
   careful: carefulFrom(answers),
   clocks: clocksOf(answers, today),

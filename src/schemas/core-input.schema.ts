@@ -1,7 +1,8 @@
 import Joi from "joi";
 import type { Finding } from "../core/assess/finding";
 import type { BodyMeasure } from "../core/body/body";
-import { type Dose, EQUIPMENT, type Equipment, type Pattern, PATTERNS } from "../core/catalogue/variation";
+import { EQUIPMENT, type Equipment } from "../core/catalogue/equipment";
+import { type Dose, type Pattern, PATTERNS } from "../core/catalogue/variation";
 import { SET_ENDS } from "../core/floor/events";
 import type { Ceiling } from "../core/limits/ceiling";
 import { type Complaint, type LimitedBy, SITES } from "../core/limits/complaint";

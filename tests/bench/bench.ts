@@ -47,6 +47,7 @@ const CONTEXT: FitContext = {
   ceilings: ceilings(),
   unusable: [],
   calmLoads: { squat: { loadKg: 30 } },
+  calmRows: [],
   ownRange: {},
   today: "2026-11-26",
   kit: DEFAULT_KIT,

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { dayAfter } from "../day";
 import { isBinding, type Limit } from "../limits/limit";
 import { SITES } from "../limits/complaint";
-import type { ScreenAnswers } from "../screen/screen";
+import { ruleLimits, type ScreenAnswers } from "../screen/screen";
 import { CONDITION_IDS } from "../screen/conditions.data";
 import { adviceOf, isSpreading } from "./advice";
 import {
@@ -21,7 +21,7 @@ import {
 import { normOf, placeOf } from "./norm";
 import { type Assessed, closedBy, MOST_PICKED, pickProtocols } from "./pick";
 import { type Protocol, PROTOCOLS } from "./protocols.data";
-import { isMeasuredLimit, isTelling, measuredRange, rangeLimits, straightFirstLimits } from "./range-limits";
+import { isMeasuredLimit, isMeasuredSo, isTelling, measuredRange, rangeLimits } from "./range-limits";
 
 const TODAY = "2026-11-27";
 const daysAgo = (days: number): string => dayAfter(TODAY, -days);
@@ -174,8 +174,8 @@ describe("a replaced knee", () => {
     found("knee-straight", short, { side }),
   ];
   const closes = (findings: Finding[], answers: ScreenAnswers) =>
-    straightFirstLimits(findings, answers)
-      .filter((limit) => isBinding(limit, TODAY))
+    ruleLimits(answers, (gate, side) => isMeasuredSo(findings, gate, side))
+      .filter((limit) => limit.rule.kind === "never" && limit.rule.what === "added-weight" && isBinding(limit, TODAY))
       .map(({ rule, side }) => [rule, side]);
   test("carries no added weight before it is measured straight, and bent to 110 degrees; the latest counts", () => {
     const closed = [[{ kind: "never", what: "added-weight" }, "right"]];

@@ -1,7 +1,7 @@
 import type { Limit, LimitChannelId } from "../limits/limit";
 import type { RailChannelId } from "../limits/rails";
 import type { ChannelSide, Side } from "../mechanics/channels";
-import { ALWAYS, conditionsOf, RULE, type ScreenAnswers } from "../screen/screen";
+import type { MeasureGate } from "../screen/rules.data";
 import { USEFUL_KNEE_FLEXION_DEG } from "../standards/range-of-motion";
 import { type Finding, latestOf } from "./finding";
 
@@ -51,32 +51,28 @@ export function measuredRange(findings: readonly Finding[]): Partial<Record<Rail
   return least;
 }
 
-const STRAIGHT_RULE = "replacement-straight";
 /** A replaced knee that is measured straight, and bent as far as stairs ask; what nobody measured is not. */
 export const isReadyForLoad = (findings: readonly Finding[], side: Side): boolean => {
   const [bend, short] = [latestOf(findings, "knee-bend", side), latestOf(findings, "knee-straight", side)];
   return bend !== null && short !== null && bend.value >= USEFUL_KNEE_FLEXION_DEG && short.value <= STRAIGHT_WITHIN_DEG;
 };
-/** Straightening and bend before load: the rule of a replaced knee closes added weight until both are measured. Set aside like any rule. */
-export function straightFirstLimits(findings: readonly Finding[], answers: ScreenAnswers): Limit[] {
-  return conditionsOf(answers).flatMap(({ id, side }): Limit[] => {
-    const sides: readonly Side[] = side === "both" ? ["left", "right"] : [side];
-    if (id !== "knee-replacement" || sides.every((each) => isReadyForLoad(findings, each))) return [];
-    const aside = answers.setAside?.findLast((each) => each.ruleId === STRAIGHT_RULE && each.side === side);
-    const lift = aside ? { kind: "lifted" as const, by: aside.by, role: "trainer", day: aside.day, reason: aside.reason } : null;
-    const rule = { kind: "never", what: "added-weight" } as const;
-    return [
-      {
-        id: `${RULE}${STRAIGHT_RULE} ${side}`,
-        rule,
-        side,
-        owner: { kind: "rule", name: STRAIGHT_RULE },
-        fromDay: ALWAYS,
-        untilDay: null,
-        lift,
-      },
-    ];
-  });
+/** Heel in line on its own raise: 0 or 1 of 3, at this foot. */
+const IN_LINE_UP_TO = 1;
+const TILTS = ["carry-early", "carry-late"] as const;
+
+/** Whether what a rule waits for is measured so, on its side or on both; what nobody measured is not. */
+export function isMeasuredSo(findings: readonly Finding[], gate: MeasureGate, side: ChannelSide): boolean {
+  const sides: readonly Side[] = side === "both" ? ["left", "right"] : [side];
+  const least = (protocol: string, most: number, of: readonly Side[]): boolean =>
+    of.every((each) => (latestOf(findings, protocol, each)?.value ?? Infinity) <= most);
+  switch (gate) {
+    case "straight-and-bend":
+      return sides.every((each) => isReadyForLoad(findings, each));
+    case "heel-in-line":
+      return least("heel-line", IN_LINE_UP_TO, sides);
+    case "level-pelvis":
+      return TILTS.every((protocol) => least(protocol, 0, ["left", "right"]));
+  }
 }
 
 /** Below these a measured bend is short enough to be kept in view. Ours. */

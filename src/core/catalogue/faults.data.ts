@@ -79,3 +79,147 @@ export const SNAPS_STRAIGHT: Fault = {
   cause: "too fast at the end",
   response: "Stop just short of straight; soft knee.",
 };
+export const KNEES_OUT: Fault = {
+  id: "knee-thrown-out",
+  sign: "knee thrown outwards",
+  cause: "too much of the cue",
+  response: "Only over the foot, no further; say less.",
+};
+export const SHARP_IN_FRONT: Fault = {
+  id: "sharp-at-the-front",
+  sign: "sharp at the front of the knee, low down",
+  cause: "the kneecap is asked too much there",
+  response: "Stop. Hands on a bench first, then a pole, and less depth.",
+};
+export const BACK_LEG: Fault = {
+  id: "weight-in-the-back-leg",
+  sign: "weight goes into the back leg",
+  cause: "fear for the front knee, or it is weak",
+  response: "Most of the weight in front; a pole, or less travel; ask after the back kneecap.",
+};
+export const SITS_BACK: Fault = {
+  id: "sits-back",
+  sign: "sits back, away from the knee",
+  cause: "spares the front of the thigh",
+  response: "Hips stay under; a smaller bend.",
+};
+export const TUCKS: Fault = {
+  id: "pelvis-tucks",
+  sign: "pelvis tucks under at the bottom",
+  cause: "hip shape, a stiff hip or ankle, or too deep",
+  response: "Stop at the depth before; one leg at a time; hip and ankle drills first.",
+};
+export const OVERARCHES: Fault = {
+  id: "back-overarches",
+  sign: "low back arches at the end",
+  cause: "the back pushes where the hip should, or too heavy",
+  response: "Chin in, pelvis tucked, less range or load.",
+};
+export const PELVIS_TURNS: Fault = {
+  id: "pelvis-turns",
+  sign: "pelvis turns or drops",
+  cause: "side of the hip tight or weak, or the foot wobbles",
+  response: "A hand on something, less range; then steady, then load.",
+};
+export const TRUNK_BENDS: Fault = {
+  id: "trunk-bends-sideways",
+  sign: "trunk leans or bends to one side",
+  cause: "the hip under it does not hold",
+  response: "Lighter and shorter; the hip first, then again.",
+};
+export const ANKLE_ROLLS: Fault = {
+  id: "ankle-rolls",
+  sign: "foot rolls in, or ankle breaks outwards",
+  cause: "foot and ankle not strong enough for this",
+  response: "Coin heel raise, both hands, slow; shoes on.",
+};
+export const ROCKS: Fault = {
+  id: "foot-rocks",
+  sign: "foot rocks, balance goes",
+  cause: "ankle not steady yet",
+  response: "A wall or a hand, hold still, then less of it.",
+};
+export const WOBBLES: Fault = {
+  id: "wobbles",
+  sign: "sways or grabs for something",
+  cause: "base too small for today",
+  response: "Fingertips on a fixed edge; shorter.",
+};
+export const SHIFTS_OFF: Fault = {
+  id: "weight-shifts-off",
+  sign: "weight moves quietly off the sore leg",
+  cause: "a habit of sparing it",
+  response: "Two scales if there are; else one leg at a time.",
+};
+export const SWINGS: Fault = {
+  id: "swings",
+  sign: "swings to start",
+  cause: "momentum does the work",
+  response: "Start from a stop, slower and lighter.",
+};
+export const BENDS_AT_HIPS: Fault = {
+  id: "bends-at-the-hips",
+  sign: "bends at the hips",
+  cause: "too hard as it is",
+  response: "Take it as the easier way, or go less far.",
+};
+export const HALF_REPETITIONS: Fault = {
+  id: "half-repetitions",
+  sign: "stops half way",
+  cause: "too heavy",
+  response: "Lighter, all the way in and out.",
+};
+export const HEAVES: Fault = {
+  id: "heaves",
+  sign: "trunk heaves",
+  cause: "the load is more than the muscle",
+  response: "Less load; keep the trunk where it was.",
+};
+export const FELT_IN_BACK: Fault = {
+  id: "felt-in-the-back",
+  sign: "felt in the low back",
+  cause: "the back works first, or the band is too strong",
+  response: "Lighter and smaller; find the buttock first.",
+};
+export const BELLY_PRESSED: Fault = {
+  id: "belly-pressed",
+  sign: "belly is pressed",
+  cause: "too deep, or the bar or band too high",
+  response: "Stop at once: less depth, bar or band further down, feet wider.",
+};
+export const DROPS_ON_RAIL: Fault = {
+  id: "drops-onto-the-rail",
+  sign: "hangs on the rail",
+  cause: "leg too weak for this height",
+  response: "Keep the hand, lower the step.",
+};
+export const BOUNCES: Fault = {
+  id: "bounces",
+  sign: "bounces at the bottom",
+  cause: "hurry, or tired",
+  response: "Stop still for a moment; fewer repetitions.",
+};
+export const RUSHES: Fault = {
+  id: "rushes",
+  sign: "goes too fast",
+  cause: "not told how slow",
+  response: "Count aloud; a tempo on the tablet.",
+};
+export const FORCES: Fault = {
+  id: "forces",
+  sign: "forces the last bit",
+  cause: "looks for a number",
+  response: "As far as it goes quietly; the muscle must be able to let go.",
+};
+export const SHRUGS: Fault = {
+  id: "shrugs",
+  sign: "shoulders creep up",
+  cause: "the neck takes over",
+  response: "Long neck, lighter.",
+};
+export const SAGS: Fault = {
+  id: "sags",
+  sign: "hips sag or rise",
+  cause: "trunk tired",
+  response: "Stop there; shorter next time, or on the knees.",
+};

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { bodyFromMeasure } from "../body/body";
-import { CATALOGUE, variationById } from "../catalogue/catalogue";
+import { variationById } from "../catalogue/catalogue";
 import { leversOf, startSetting } from "../templates/form";
 import type { Setting } from "../templates/lever";
 import { nFromKgf } from "../units";
@@ -19,6 +19,20 @@ import type { Tread } from "./tread";
  * and the stairs between. The other tests say what must hold; this one says that nothing moved unseen. A line that
  * changes is a judgement that changes: look at it, and write it anew with `npx vitest run -u`.
  */
+const ROWS = [
+  "very-high-sit-to-stand",
+  "raised-sit-to-stand",
+  "cushion-squat",
+  "counter-held-mini-squat",
+  "box-squat-pole",
+  "plain-chair-sit-to-stand",
+  "goblet-to-box",
+  "bar-on-back",
+  "two-leg-hinge",
+  "floor-bridge",
+  "step-up-rail",
+  "seated-knee-extension",
+].map(variationById);
 const kit = (increments: Partial<FitContext["kit"]["increments"]>): FitContext["kit"] => ({
   ...contextWith().kit,
   increments: { ...contextWith().kit.increments, ...increments },
@@ -44,7 +58,7 @@ const CLIENTS: Record<string, FitContext> = {
     kit: kit({ handForceN: nFromKgf(20), seatHeightM: 0.06, loadKg: 6 }),
     school: { ...DEFAULT_SCHOOL, buildOrder: ["range", "load", "support"] },
   }),
-  "a bare room": contextWith({ kit: { ...contextWith().kit, equipment: ["chair", "pads"] } }),
+  "a bare room": contextWith({ kit: { ...contextWith().kit, equipment: ["chair", "cushion"] } }),
   "a tall heavy man leading with the left": contextWith({
     subject: { ...SUBJECT, body: bodyFromMeasure({ heightM: 1.93, massKg: 112, sex: "male" }), leadSide: "left" },
     ceilings: [...calmCeilings("kneecap", 0.58), ...calmCeilings("hip", 0.5)],
@@ -78,7 +92,7 @@ const steppedLine = (stepped: Stepped | null): string =>
   stepped ? `${stepped.dose.setCount} x ${stepped.dose.repetitionsHigh} ${treadLine(stepped.tread)}` : "nothing";
 
 function fitLines(context: FitContext): string[] {
-  return fitCatalogue(context, CATALOGUE).flatMap(({ variationId, setting, state, reasons, opening, tightest }) => {
+  return fitCatalogue(context, ROWS).flatMap(({ variationId, setting, state, reasons, opening, tightest }) => {
     const variation = variationById(variationId);
     const ends = leverCeilings(context, variation, setting).map((value) => (value === null ? "none" : number(value)));
     return [
@@ -91,7 +105,7 @@ function fitLines(context: FitContext): string[] {
 
 /** One step either way from an easy, a middling and a hard set-up of every row. */
 function stepLines(context: FitContext): string[] {
-  return CATALOGUE.flatMap((variation) =>
+  return ROWS.flatMap((variation) =>
     [0.2, 0.7].flatMap((part) => {
       const wanted = leversOf(context.subject, variation).map(({ lever, min, max }) => [lever, min + part * (max - min)] as const);
       const place: Place = { variationId: variation.id, setting: snapSetting(context, variation, Object.fromEntries(wanted)) };
@@ -130,14 +144,14 @@ const clients = (names: readonly string[]) => Object.entries(CLIENTS).filter(([n
 
 test.each(clients(Object.keys(CLIENTS)))("%s is fitted as written", async (name, context) => {
   const lines = fitLines(context);
-  expect(lines).toHaveLength(3 * CATALOGUE.length);
+  expect(lines).toHaveLength(3 * ROWS.length);
   await written(`${name} fit`, lines);
 });
 test.each(clients(STEPPING))("%s steps as written", async (name, context) => {
   await written(`${name} steps`, stepLines(context));
 });
 test.each(clients(CLIMBING))("%s climbs around where it is as written", async (name, context) => {
-  const lines = CATALOGUE.flatMap(({ id }) => {
+  const lines = ROWS.flatMap(({ id }) => {
     const { treads, current } = stairAround(context, startOf(context, id), { down: 3, up: 4 });
     return [`${id}, standing on ${current}`, ...treads.map((tread) => `  ${treadLine(tread)}`)];
   });
@@ -145,7 +159,7 @@ test.each(clients(CLIMBING))("%s climbs around where it is as written", async (n
 });
 
 test("the stairs between all squats and from other rows are as written", async () => {
-  const goals = CATALOGUE.filter(({ pattern }) => pattern === "squat").map(({ id }) => id);
+  const goals = ROWS.filter(({ pattern }) => pattern === "squat").map(({ id }) => id);
   const pairs: [FitContext, string, string][] = [
     ...goals.flatMap((from) => goals.map((to): [FitContext, string, string] => [contextWith(), from, to])),
     ...["two-leg-hinge", "floor-bridge", "step-up-rail", "seated-knee-extension"].map((id): [FitContext, string, string] => [

@@ -1,5 +1,5 @@
-import type { Equipment, Pattern } from "../catalogue/variation";
-import { EQUIPMENT } from "../catalogue/variation";
+import { EQUIPMENT, type Equipment } from "../catalogue/equipment";
+import type { Pattern } from "../catalogue/variation";
 import type { Ceiling } from "../limits/ceiling";
 import type { Complaint } from "../limits/complaint";
 import type { Day } from "../day";
@@ -56,8 +56,9 @@ export interface FitContext {
   ceilings: readonly Ceiling[];
   /** Ceilings that cannot be compared with anything today, and why: whatever they speak for is not measured. */
   unusable: readonly { ceiling: Omit<Ceiling, "value">; reason: string }[];
-  /** What was done calmly: loads by pattern, and bends further than the rails. */
+  /** What was done calmly: loads by pattern, rows by id, and bends further than the rails. */
   calmLoads: Readonly<Partial<Record<Pattern, Setting>>>;
+  calmRows: readonly string[];
   ownRange: Readonly<Partial<Record<RailChannelId, number>>>;
   today: Day;
   kit: Kit;

@@ -58,6 +58,7 @@ export const contextWith = (more: Partial<FitContext> = {}): FitContext => ({
   ceilings: calmCeilings("kneecap", 0.58),
   unusable: [],
   calmLoads: {},
+  calmRows: [],
   ownRange: {},
   today: "2026-11-26",
   kit: DEFAULT_KIT,

@@ -1,6 +1,7 @@
-import type { Equipment, Variation } from "../catalogue/variation";
+import { type Equipment, onHand } from "../catalogue/equipment";
+import type { Tags, Variation } from "../catalogue/variation";
 import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, type NumberChannelId } from "../mechanics/channels";
-import { type Complaint, SPEAKS_FOR, type Site } from "../limits/complaint";
+import { type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
 import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
 import { ask, type Asked, HEADLINE, WHOLE } from "../templates/ask";
@@ -17,13 +18,16 @@ export type FitReason =
   | { code: "room-short"; limitId: string; valueDeg: number; leastDeg: number }
   | { code: "never"; limitId: string; what: Trait }
   | { code: "limit-unread"; limitId: string }
-  | { code: "retired" }
+  | { code: "not-for"; limitId: string; instead: readonly string[] }
+  | { code: "retired" | "kept-out" }
   | { code: "equipment-missing"; equipment: readonly Equipment[] }
+  | { code: "stand-in"; instead: Equipment; of: Equipment }
   | { code: "guard-rail"; channel: RailChannelId | "lowBackCompression"; value: number; most: number }
   | { code: "counterweight"; loadKg: number }
   | { code: "over-ceiling" | "straddles-ceiling" | "under-ceilings"; use: Use }
   | { code: "no-ceiling" }
-  | { code: "not-in-the-model" }
+  | { code: "not-in-the-model" | "calm-before" }
+  | { code: "ladder-and-trial"; because: "asks-little" | "easier-was-calm" | "taken-instead" }
   | { code: "complaint-unmeasured"; complaintId: string; site: Site; side: ChannelSide }
   | { code: "ceiling-unread" | "ceiling-unusable"; ceilingId: string; channel: CeilingChannelId; side: ChannelSide }
   | { code: "kneecap-past-90" }
@@ -51,32 +55,62 @@ export interface Judgement {
 
 const SLACK = 1e-6;
 
-function limitReasons({ limits, today }: FitContext, asked: Extract<Asked, { ok: true }>, traits: readonly Trait[]): FitReason[] {
+function limitReasons(
+  { limits, today, subject }: FitContext,
+  variation: Variation,
+  asked: Extract<Asked, { ok: true }>,
+  traits: readonly Trait[],
+): FitReason[] {
   return bindingLimits(limits, today).flatMap((limit): FitReason[] => {
     const { rule, id: limitId } = limit;
     switch (rule.kind) {
       case "most":
-        return overLimit(limit, rule, asked);
+        return overLimit(limit, rule, variation, asked);
       case "room": {
         const room = asked.demands.find(({ channel }) => channel === "bellyRoom");
-        if (!room) return asked.isUnmodelled ? [{ code: "limit-unread", limitId }] : [];
+        if (!room) return asked.isUnmodelled && !leavesAlone(variation, "bellyRoom") ? [{ code: "limit-unread", limitId }] : [];
         return room.low >= rule.leastDeg - SLACK ? [] : [{ code: "room-short", limitId, valueDeg: room.low, leastDeg: rule.leastDeg }];
       }
       case "never":
         return traits.includes(rule.what) ? [{ code: "never", limitId, what: rule.what }] : [];
+      case "rows": {
+        const isOthers = variation.tags.legs === "one" && limit.side !== "both" && limit.side !== subject.leadSide;
+        return rule.codes.includes(variation.code) && !isOthers ? [{ code: "not-for", limitId, instead: rule.instead }] : [];
+      }
       case "own-words":
         return [];
     }
   });
 }
 
+/** What a row outside the model leaves alone by its own tags; where they do not say so, a limit on it is not read. */
+function leavesAlone({ tags, trains }: Variation, channel: LimitChannelId | "bellyRoom"): boolean {
+  const { knee, back, isForPregnancy = false } = tags;
+  switch (channel) {
+    case "kneeFlexion":
+    case "shankLean":
+      return knee === 0 && !trains["knee-range"];
+    case "hipFlexion":
+    case "trunkLean":
+      return back === 0 && !trains["hip-range"];
+    case "spineLoad":
+      return back === 0;
+    case "bellyRoom":
+      return isForPregnancy || (knee === 0 && back === 0 && !trains["hip-range"]);
+    case "handWeight":
+    case "legWeight":
+      return false;
+  }
+}
+
 /** A bound holds for the high end of what a channel may come to, on the side it names, the rear leg like the front. */
 function overLimit(
   { id: limitId, side }: Limit,
   { channel, most }: { channel: LimitChannelId; most: number },
+  variation: Variation,
   asked: Extract<Asked, { ok: true }>,
 ): FitReason[] {
-  if (asked.isUnmodelled) return [{ code: "limit-unread", limitId }];
+  if (asked.isUnmodelled) return leavesAlone(variation, channel) ? [] : [{ code: "limit-unread", limitId }];
   const bound = asked.demands.filter((d) => d.channel === channel && (side === "both" || d.side === "both" || d.side === side));
   const worst = bound.toSorted((a, b) => b.high - a.high)[0];
   if (!worst || worst.high <= most + SLACK) return [];
@@ -85,11 +119,21 @@ function overLimit(
 
 /** A foot that lands is impact, whatever the row says. */
 const LANDS_FROM_RANK = 2;
-const traitsOf = ({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation): Trait[] => [
-  ...traits,
-  ...(variation.traits ?? []),
-  ...((ranks.impact ?? 0) >= LANDS_FROM_RANK ? (["impact"] as const) : []),
-];
+const TRAIT_OF_POSITION: Readonly<Partial<Record<Tags["position"], Trait>>> = {
+  "on-the-back": "lying",
+  "face-down": "face-down",
+  kneeling: "kneeling",
+};
+function traitsOf({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation): Trait[] {
+  const { position, isImpact } = variation.tags;
+  const placed = TRAIT_OF_POSITION[position];
+  return [
+    ...traits,
+    ...variation.traits,
+    ...(placed ? [placed] : []),
+    ...(isImpact || (ranks.impact ?? 0) >= LANDS_FROM_RANK ? (["impact"] as const) : []),
+  ];
+}
 
 function railReasons({ careful, ownRange }: FitContext, { template }: Variation, demands: readonly Demand[]): FitReason[] {
   const reasons: FitReason[] = [];
@@ -114,12 +158,13 @@ function counterweightReason({ subject }: FitContext, variation: Variation, sett
 /** What nobody has measured that this set-up asks about. */
 function unmeasured(
   context: FitContext,
+  variation: Variation,
   uses: readonly Use[],
   unread: FitContext["ceilings"],
   asked: Extract<Asked, { ok: true }>,
 ): FitReason[] {
   const { ceilings, complaints, unusable } = context;
-  if (asked.isUnmodelled) return [{ code: "not-in-the-model" }];
+  if (asked.isUnmodelled) return [outsideTheModel(context, variation)];
   if (ceilings.length === 0 && unusable.length === 0) return [{ code: "no-ceiling" }];
   return [
     ...unusable.map(({ ceiling: { id, channel, side } }): FitReason => ({ code: "ceiling-unusable", ceilingId: id, channel, side })),
@@ -134,6 +179,28 @@ function unmeasured(
       })),
   ];
 }
+/** More of a complaint's joint than this, by the row's tag, and a trial alone does not choose. */
+const TRIAL_UP_TO_RANK = 1;
+/** What a row's tags say of a complaint's joint. There is none for the hip: the more one leg carries, the more it asks. */
+function rankOf({ knee, back, legs, position }: Tags, site: Site): number {
+  if (site === "knee" || site === "kneecap") return knee;
+  if (isBack(site)) return back;
+  if (site === "hip") return position !== "standing" ? 0 : legs === "two" ? 1 : 2;
+  return 0;
+}
+const asksLittle = (complaints: readonly Complaint[], tags: Tags): boolean =>
+  Math.max(tags.knee, tags.back, tags.balance) <= TRIAL_UP_TO_RANK &&
+  complaints.every(({ site }) => rankOf(tags, site) <= TRIAL_UP_TO_RANK);
+
+/** Where the model is silent the handbook's ladder and a trial dose choose: what was calm, what follows it, what asks little. */
+function outsideTheModel({ complaints, calmRows, limits, today }: FitContext, { id, code, easier, tags }: Variation): FitReason {
+  if (calmRows.includes(id)) return { code: "calm-before" };
+  if (easier.some((below) => calmRows.includes(below))) return { code: "ladder-and-trial", because: "easier-was-calm" };
+  if (asksLittle(complaints, tags)) return { code: "ladder-and-trial", because: "asks-little" };
+  const isInstead = bindingLimits(limits, today).some(({ rule }) => rule.kind === "rows" && rule.instead.includes(code));
+  return isInstead ? { code: "ladder-and-trial", because: "taken-instead" } : { code: "not-in-the-model" };
+}
+
 /** Something measured on that site and side: read here, or a trunk's lean that means nothing lying down. */
 function speaksFor({ site, side }: Complaint, uses: readonly Use[], ceilings: FitContext["ceilings"]): boolean {
   const channels: readonly NumberChannelId[] = SPEAKS_FOR[site];
@@ -184,12 +251,13 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
     return { state: "closed", blocked: true, isPossible: false, reasons, demands: [], uses: [], tightest: null };
   }
   const { uses, unread } = usesOf(asked.demands, context.ceilings, templateOf(variation).kind);
-  const limited = limitReasons(context, asked, traitsOf(asked, variation));
+  const limited = limitReasons(context, variation, asked, traitsOf(asked, variation));
   const forbidden = limited.filter(({ code }) => code !== "limit-unread");
-  const missing = variation.equipment.filter((item) => !context.kit.equipment.includes(item));
+  const { missing, standIns } = onHand(variation.equipment, context.kit.equipment);
   const closing: FitReason[] = [
     ...forbidden,
     ...(variation.isRetired ? [{ code: "retired" as const }] : []),
+    ...(variation.isKeptOut ? [{ code: "kept-out" as const }] : []),
     ...railReasons(context, variation, asked.demands),
     ...counterweightReason(context, variation, setting),
     ...(missing.length > 0 ? [{ code: "equipment-missing" as const, equipment: missing }] : []),
@@ -198,13 +266,14 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
   const open: FitReason[] = [
     ...(byCeiling?.code === "over-ceiling" ? [byCeiling] : []),
     ...limited.filter(({ code }) => code === "limit-unread"),
-    ...unmeasured(context, uses, unread, asked),
+    ...unmeasured(context, variation, uses, unread, asked),
     ...(byCeiling && byCeiling.code !== "over-ceiling" ? [byCeiling] : []),
   ];
-  const reasons = [...closing, ...open, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
+  const others = standIns.map((each): FitReason => ({ code: "stand-in", ...each }));
+  const reasons = [...closing, ...open, ...others, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
   return {
     state: stateOf(reasons[0]),
-    blocked: forbidden.length > 0 || variation.isRetired === true,
+    blocked: forbidden.length > 0 || variation.isRetired === true || variation.isKeptOut === true,
     isPossible: true,
     reasons,
     demands: asked.demands,
@@ -216,8 +285,10 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
 function stateOf({ code }: FitReason): CandidateState {
   switch (code) {
     case "under-ceilings":
+    case "calm-before":
       return "open";
     case "straddles-ceiling":
+    case "ladder-and-trial":
       return "try";
     case "no-ceiling":
     case "not-in-the-model":

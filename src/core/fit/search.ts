@@ -82,7 +82,7 @@ function openingOf(context: FitContext, variation: Variation, judgement: Judgeme
   if (judgement.state !== "closed") return null;
   const [reason] = judgement.reasons;
   if (reason.code === "equipment-missing") return { kind: "equipment" };
-  if (reason.code === "never") return { kind: "limit-ends", limitId: reason.limitId };
+  if (reason.code === "never" || reason.code === "not-for") return { kind: "limit-ends", limitId: reason.limitId };
   const { setting, met } = solveSetting(context, variation, start, 1);
   if (met) {
     const changed = Object.entries(setting).filter(([lever, value]) => value !== start[lever as LeverId]);

@@ -17,11 +17,15 @@ export const LIMIT_CHANNELS = Object.keys(LIMIT_BOUNDS) as LimitChannelId[];
 /** Room for the belly is the one that must not fall short, degrees between trunk and thigh. */
 export const ROOM_BOUNDS = { min: 40, max: 170 } as const;
 
-/** Along the whole movement and over its whole plausible range. "No added weight" and "no bar on the shoulders" are two. */
+/**
+ * Along the whole movement and over its whole plausible range. "No added weight" and "no bar on the shoulders" are two.
+ * Rows of the catalogue, with what to take instead, are what only a rule of the screen closes.
+ */
 export type LimitRule =
   | { kind: "most"; channel: LimitChannelId; most: number }
   | { kind: "room"; leastDeg: number }
   | { kind: "never"; what: Trait }
+  | { kind: "rows"; codes: readonly string[]; instead: readonly string[] }
   | { kind: "own-words"; text: string };
 
 /** A measure is the client's own range, as it was last measured. */

@@ -12,7 +12,7 @@ import { usualPainScore } from "../progress/morning";
 import { openWarnings, type Warning } from "../progress/warning";
 import { carefulFrom } from "../screen/screen";
 import { ceilingsToday } from "./ceilings";
-import { calmLoads, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, plannedOf, responseTo } from "./history";
+import { calmLoads, calmRows, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, plannedOf, responseTo } from "./history";
 import type { ClientRecord, ItemFact, PrescriptionFact, RungFact, SessionFact } from "./record";
 import { subjectOf } from "./subject";
 
@@ -34,6 +34,7 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side):
     ceilings: usable,
     unusable,
     calmLoads: calmLoads(record),
+    calmRows: calmRows(record),
     ownRange: ownRange(record, subject),
     today,
     kit: record.cushionM === null ? DEFAULT_KIT : kitWithCushion(record.cushionM),

@@ -125,6 +125,11 @@ export function calmLoads(record: ClientRecord): Partial<Record<Pattern, Setting
   return most;
 }
 
+/** Rows done as prescribed and answered calm, by id. */
+export const calmRows = (record: ClientRecord): string[] => [
+  ...new Set(donesAsPrescribed(record).flatMap(({ session, rung }) => (isCalm(record, session) ? [rung.variationId] : []))),
+];
+
 /** Bends further than the guard rails: those measured on this client, and those that were calm. */
 export function ownRange(record: ClientRecord, subject: Subject): Partial<Record<RailChannelId, number>> {
   const most = measuredRange(record.findings);

@@ -29,6 +29,7 @@ export const CONDITION_KINDS: readonly ConditionKind[] = [
   kind("knee", "ligament-repair", { dated: "surgery" }),
   kind("knee", "knee-tendon"),
   kind("foot", "sprains"),
+  kind("hip", "hip-arthritis"),
   kind("hip", "side-hip"),
   kind("hip", "tight-hip"),
   kind("hip", "hip-replacement", { dated: "surgery" }),

@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { variationByCode } from "../catalogue/catalogue";
 import { dayAfter } from "../day";
 import { isBinding, type Limit, limitState } from "../limits/limit";
 import { CONDITION_IDS, CONDITION_KINDS } from "./conditions.data";
@@ -21,6 +22,8 @@ import {
 } from "./screen";
 
 const TODAY = "2026-11-26";
+/** Nothing was measured. */
+const never = (): boolean => false;
 const weeksAgo = (weeks: number): string => dayAfter(TODAY, -7 * weeks);
 const own = (id: string, day: string | null = null, side: OwnCondition["side"] = "both"): OwnCondition => ({ id, side, day });
 const NONE = {
@@ -81,7 +84,7 @@ describe("the gate", () => {
 
 describe("rules", () => {
   const binding = (conditions: OwnCondition[], today = TODAY): string[] =>
-    ruleLimits({ conditions })
+    ruleLimits({ conditions }, never)
       .filter((limit) => isBinding(limit, today))
       .map(({ owner }) => owner.name);
 
@@ -95,29 +98,54 @@ describe("rules", () => {
   });
   test("of a repair follow its weeks: no added weight in the first twelve, no landing before ten months", () => {
     const at = (days: number): string[] => binding([own("ligament-repair", dayAfter(TODAY, -days), "left")]);
-    expect(at(21)).toEqual(["repair-impact", "repair-weight"]);
+    expect(at(21)).toEqual(["repair-impact", "repair-weight", "repair-early", "repair-face-down"]);
     expect(at(83)).toContain("repair-weight");
-    expect(at(84)).toEqual(["repair-impact"]);
-    expect([at(304), at(305)]).toEqual([["repair-impact"], []]);
+    expect(at(84)).toEqual(["repair-impact", "repair-face-down"]);
+    expect([at(303), at(304), at(305)]).toEqual([["repair-impact", "repair-face-down"], ["repair-impact"], []]);
   });
   test("run always where the day is not known", () => {
-    expect(binding([own("ligament-repair")])).toEqual(["repair-impact", "repair-weight"]);
+    expect(binding([own("ligament-repair")])).toEqual(["repair-impact", "repair-weight", "repair-early", "repair-face-down"]);
     expect(binding([own("pregnancy")])).toContain("pregnancy-lying");
   });
   test("are on the side they were said of, one for each side", () => {
-    const limits = ruleLimits({ conditions: [own("knee-arthritis", null, "left"), own("knee-arthritis", null, "right")] });
-    expect(limits.map(({ side }) => side)).toEqual(["left", "right"]);
-    expect(new Set(limits.map(({ id }) => id)).size).toBe(2);
+    const limits = ruleLimits({ conditions: [own("knee-arthritis", null, "left"), own("knee-arthritis", null, "right")] }, never);
+    expect(limits.map(({ side }) => side)).toEqual(["left", "left", "right", "right"]);
+    expect(new Set(limits.map(({ id }) => id)).size).toBe(4);
   });
   test("are set aside for one side with a reason, and for that side alone", () => {
     const conditions = [own("knee-arthritis", null, "left"), own("knee-arthritis", null, "right")];
     const aside = { ruleId: "arthritis-impact", side: "left", by: "Dana", reason: "plays tennis", day: "2026-11-20" } as const;
-    const states = ruleLimits({ conditions, setAside: [aside] }).map((limit) => limitState(limit, TODAY));
-    expect(states).toEqual(["lifted", "in-force"]);
+    const states = ruleLimits({ conditions, setAside: [aside] }, never).map((limit) => limitState(limit, TODAY));
+    expect(states).toEqual(["lifted", "in-force", "in-force", "in-force"]);
   });
   test("that only remind close nothing", () => {
-    expect(binding([own("falls"), own("knee-tendon")])).toEqual([]);
-    expect(rulesOn({ conditions: [own("falls")] }, TODAY).map(({ rule }) => rule.id)).toEqual(["falls-support"]);
+    expect(binding([own("heart-rate-medicine")])).toEqual([]);
+    expect(rulesOn({ conditions: [own("heart-rate-medicine")] }, TODAY).map(({ rule }) => rule.id)).toEqual(["heart-rate-effort"]);
+  });
+  test("that a measure ends are asked about it on their own side, and end there alone", () => {
+    const conditions = [own("sprains", null, "left"), own("sprains", null, "right")];
+    const asked: unknown[] = [];
+    const limits = ruleLimits({ conditions }, (gate, side) => {
+      asked.push([gate, side]);
+      return side === "left";
+    });
+    expect(asked).toEqual([
+      ["heel-in-line", "left"],
+      ["heel-in-line", "right"],
+    ]);
+    expect(limits.map(({ owner, side }) => [owner.name, side])).toEqual([["sprain-barefoot", "right"]]);
+  });
+  test("close rows that the catalogue has, and never what they say to take instead", () => {
+    let named = 0;
+    for (const { id, limit } of SCREEN_RULES) {
+      if (limit?.kind !== "rows") continue;
+      for (const code of [...limit.codes, ...limit.instead])
+        expect([id, code, variationByCode(code) !== undefined]).toEqual([id, code, true]);
+      expect([id, limit.instead.filter((code) => limit.codes.includes(code))]).toEqual([id, []]);
+      expect(limit.instead.length).toBeGreaterThan(0);
+      named += limit.codes.length;
+    }
+    expect(named).toBeGreaterThan(200);
   });
   test("speak of known conditions, each once, and every condition is known to some part of the house", () => {
     expect(SCREEN_RULES.filter(({ condition }) => !CONDITION_IDS.includes(condition))).toEqual([]);
@@ -154,7 +182,8 @@ test("days that cannot be are named", () => {
 });
 
 test("who begins in pregnancy adds no weight that was not lifted before; what nobody asked counts as new", () => {
-  const closes = (answers: ScreenAnswers) => ruleLimits(answers).some(({ rule }) => rule.kind === "never" && rule.what === "added-weight");
+  const closes = (answers: ScreenAnswers) =>
+    ruleLimits(answers, never).some(({ rule }) => rule.kind === "never" && rule.what === "added-weight");
   const pregnant = { ...NONE, conditions: [own("pregnancy", dayAfter(TODAY, 70))] };
   expect(closes(pregnant)).toBe(true);
   expect(closes({ ...pregnant, activity: { active: true, monthsActive: 24 } })).toBe(false);
@@ -169,7 +198,7 @@ describe("what makes a back worse", () => {
     expect(ids(back("arching", "one-side"))).toEqual(["back-arch", "back-spasm"]);
     expect(ids({ ...back("bending"), conditions: [own("back-bend")] })).toEqual(["back-bend"]);
     expect(carefulFrom(back("arching"))).toEqual(["back"]);
-    expect(rulesOn(back("bending"), TODAY).map(({ rule }) => rule.id)).toEqual(["bend-calm-pose"]);
+    expect(rulesOn(back("bending"), TODAY).map(({ rule }) => rule.id)).toEqual(["bend-calm-pose", "bend-rows"]);
     expect(ids(back())).toEqual([]);
   });
   test("asks a physician first where it spreads; a clearance from before that was said does not cover it", () => {
@@ -180,10 +209,10 @@ describe("what makes a back worse", () => {
     expect(screenGate({ ...known, clearance: cleared("2026-11-19") }, TODAY)).toMatchObject({ state: "refer", because: ["disc-first"] });
     expect(screenGate({ ...known, clearance: cleared("2026-11-20") }, TODAY)).toMatchObject({ state: "open" });
     expect(
-      ruleLimits(back("spreading"))
+      ruleLimits(back("spreading"), never)
         .filter((limit) => isBinding(limit, TODAY))
-        .map(({ rule }) => rule),
-    ).toEqual([{ kind: "never", what: "bar-on-shoulders" }]);
+        .map(({ owner }) => owner.name),
+    ).toEqual(["disc-bar", "disc-rows"]);
   });
   test("is asked where a back hurts or is known of, and of nobody else", () => {
     expect(furtherQuestions(NONE, false)).not.toContain("back");

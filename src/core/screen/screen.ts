@@ -8,7 +8,7 @@ import { type Gestation, gestation, lastPeriodOf, TERM_DAYS } from "../standards
 import { preParticipation, type Symptom, type Verdict } from "../standards/pre-participation";
 import { CONDITION_KINDS, type ConditionKind } from "./conditions.data";
 import { BACK_MEANS, type BackSign, FURTHER_QUESTIONS, type FurtherQuestion, type Goal, type Medicine } from "./further.data";
-import { SCREEN_RULES, type ScreenRule } from "./rules.data";
+import { type MeasureGate, SCREEN_RULES, type ScreenRule } from "./rules.data";
 
 /** One condition of a client: the side it is on, and the day its clock counts from where that is known. */
 export interface OwnCondition {
@@ -94,13 +94,16 @@ export const RULE = "rule ";
 export const isScreenLimit = ({ id }: Pick<Limit, "id">): boolean => id.startsWith(RULE);
 export const limitIdOf = ({ rule, condition }: Pick<OwnRule, "rule" | "condition">): string => `${RULE}${rule.id} ${condition.side}`;
 
-/** What the rules close, as limits like any other: on their side, between their days, set aside where the trainer said why. */
-export function ruleLimits(answers: ScreenAnswers): Limit[] {
+/**
+ * What the rules close, as limits like any other: on their side, between their days, set aside where the trainer said
+ * why. A rule that a measure ends is asked about it: what nobody measured does not.
+ */
+export function ruleLimits(answers: ScreenAnswers, isMeasured: (gate: MeasureGate, side: ChannelSide) => boolean): Limit[] {
   return rulesOf(answers).flatMap((own): Limit[] => {
     const { rule, condition, fromDay, untilDay } = own;
-    const { id: ruleId, limit } = rule;
+    const { id: ruleId, limit, untilMeasured } = rule;
     const { side } = condition;
-    if (!limit) return [];
+    if (!limit || (untilMeasured && isMeasured(untilMeasured, side))) return [];
     const aside = answers.setAside?.findLast((each) => each.ruleId === ruleId && each.side === side);
     const lift = aside ? { kind: "lifted" as const, by: aside.by, role: "trainer", day: aside.day, reason: aside.reason } : null;
     return [{ id: limitIdOf(own), rule: limit, side, owner: { kind: "rule", name: ruleId }, fromDay, untilDay, lift }];

@@ -31,7 +31,18 @@ export type TemplateId =
   | "no-model";
 
 /** What a set-up is, whatever its numbers: what "never" limits name. */
-export const TRAITS = ["added-weight", "bar-on-shoulders", "lying", "kneeling", "impact", "breath-holding"] as const;
+export const TRAITS = [
+  "added-weight",
+  "bar-on-shoulders",
+  "lying",
+  "face-down",
+  "kneeling",
+  "overhead",
+  "twisting",
+  "spine-bends",
+  "impact",
+  "breath-holding",
+] as const;
 export type Trait = (typeof TRAITS)[number];
 
 /** A fixed parameter: one of a closed list of words, the first where none is said, or a number within bounds. */

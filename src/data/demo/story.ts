@@ -41,7 +41,11 @@ const painsOf = (person: DemoClient, painScore: number) => complaintIds(person).
 const usualOf = ({ complaints }: DemoClient): number => complaints[0]?.usualPainScore ?? 0;
 
 /** The questions before training, as they were answered at the first visit. */
-function screenOf({ key, conditions, cleared, signs = [], further = {}, notAsked = [] }: DemoClient, firstDay: Day, today: Day): ScreenAnswers {
+function screenOf(
+  { key, conditions, cleared, signs = [], further = {}, notAsked = [] }: DemoClient,
+  firstDay: Day,
+  today: Day,
+): ScreenAnswers {
   const answers: Pick<Required<ScreenAnswers>, ScreenQuestion> = {
     signs: { id: demoId(`${key} signs`), day: firstDay, signs: signs.map(({ sign }) => sign), symptoms: [] },
     conditions: conditions.map(({ day, ...condition }) => ({ ...condition, day: day === null ? null : dayAfter(today, day) })),

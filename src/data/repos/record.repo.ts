@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { rangeLimits, straightFirstLimits } from "../../core/assess/range-limits";
+import { isMeasuredSo, rangeLimits } from "../../core/assess/range-limits";
 import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
 import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
@@ -50,9 +50,8 @@ export async function loadRecord(
     findings: findings ?? [],
     limits: [
       ...(limits ?? []),
-      ...ruleLimits(screen ?? {}),
+      ...ruleLimits(screen ?? {}, (gate, side) => isMeasuredSo(findings ?? [], gate, side)),
       ...rangeLimits(findings ?? []),
-      ...straightFirstLimits(findings ?? [], screen ?? {}),
     ],
     calmPoses: calmPoses?.map(withSetting<CalmPoseFact>) ?? [],
     rungs: rungs?.map(withSetting<RungFact>) ?? [],

@@ -1,5 +1,6 @@
 import { isMeasuredLimit } from "../../core/assess/range-limits";
 import type { UnitSystem } from "../../core/units";
+import { variationByCode } from "../../core/catalogue/catalogue";
 import type { FitReason } from "../../core/fit/judge";
 import type { Opening } from "../../core/fit/search";
 import type { Use } from "../../core/fit/use";
@@ -7,7 +8,7 @@ import type { Limit } from "../../core/limits/limit";
 import { unreachable } from "../../core/reasons";
 import type { LeverId } from "../../core/templates/lever";
 import { channelName, jointText, sideText } from "./channel-text";
-import { equipmentText, leverPhrase } from "./lever-text";
+import { equipmentText, kitName, leverPhrase } from "./lever-text";
 import { capital, limitAmountText, limitChannelName, limitRuleText, ownerText, siteName, traitName } from "./limit-text";
 import { angleText, massText, percentRangeText, percentText } from "./quantity-text";
 
@@ -38,6 +39,18 @@ const loadText = (use: Use): string => `${jointText(use.channel, use.side)} is a
 const ownerIn = (limit: Limit | undefined): string => (limit ? ownerText(limit) : "a limit");
 const ownerOf = (limits: readonly Limit[], limitId: string): string => ownerIn(limits.find(({ id }) => id === limitId));
 
+const TRIALS: Readonly<Record<Extract<FitReason, { code: "ladder-and-trial" }>["because"], string>> = {
+  "asks-little": "Not in the body model, and it asks little of what hurts: one light set first.",
+  "easier-was-calm": "Not in the body model; the easier one below it was calm: one light set first.",
+  "taken-instead": "Not in the body model; the trade takes it instead of what is closed: one light set first.",
+};
+
+/** What to take instead of a closed row, by name. */
+const insteadText = (codes: readonly string[]): string => {
+  const names = codes.flatMap((code) => variationByCode(code)?.name.toLowerCase() ?? []);
+  return names.length > 0 ? ` Instead: ${names.join(", ")}.` : "";
+};
+
 /** One reason, as a sentence for the trainer. */
 export function fitReasonText(reason: FitReason, limits: readonly Limit[], units: UnitSystem = "metric"): string {
   switch (reason.code) {
@@ -52,12 +65,18 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
       return `Room for the belly would come to ${angleText(reason.valueDeg)}; ${ownerOf(limits, reason.limitId)} asks for ${angleText(reason.leastDeg)}.`;
     case "never":
       return `No ${traitName[reason.what]}: ${ownerOf(limits, reason.limitId)}.`;
+    case "not-for":
+      return `Not for this client now: ${ownerOf(limits, reason.limitId)}.${insteadText(reason.instead)}`;
     case "limit-unread":
       return `Not in the body model, so whether ${ownerOf(limits, reason.limitId)} would allow it cannot be read. Ask.`;
     case "retired":
       return "No longer in the catalogue: choose another.";
+    case "kept-out":
+      return "Known, and kept out of what this trade's clients do.";
     case "equipment-missing":
       return `Not on hand: ${equipmentText(reason.equipment)}.`;
+    case "stand-in":
+      return `The ${kitName(reason.of)} is not here: the ${kitName(reason.instead)} does.`;
     case "guard-rail":
       return reason.channel === "lowBackCompression"
         ? `The low back would be pressed with ${Math.round(reason.value)} N; nothing over ${reason.most} N is proposed. By hand, with a reason.`
@@ -74,6 +93,10 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
       return "Not measured: no ceiling yet. Measure one calm seat on Assess to see how much of it this asks.";
     case "not-in-the-model":
       return "Not measured: this one is not in the body model. The ladder and one light set choose.";
+    case "calm-before":
+      return "Not in the body model; it was done as prescribed here, and the morning was calm.";
+    case "ladder-and-trial":
+      return TRIALS[reason.because];
     case "complaint-unmeasured":
       return `Not measured: nothing here speaks for the ${`${sideText(reason.side)} ${siteName[reason.site]}`.trim()}. Measure a calm pose for it on Assess or under Limits.`;
     case "ceiling-unread":

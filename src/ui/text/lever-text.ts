@@ -1,5 +1,6 @@
 import type { UnitSystem } from "../../core/units";
-import type { Dose, Equipment } from "../../core/catalogue/variation";
+import type { Equipment } from "../../core/catalogue/equipment";
+import type { Dose } from "../../core/catalogue/variation";
 import type { Change, LeverChange } from "../../core/fit/tread";
 import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
 import { angleText, handText, lengthText, massText, percentText, secondsText } from "./quantity-text";
@@ -113,4 +114,11 @@ export function changeText({ levers, fromVariationId, sets, mixed }: Change, toN
   return parts.join(", ") || "No change";
 }
 
-export const equipmentText = (equipment: readonly Equipment[]): string => equipment.map((item) => item.replace("-", " ")).join(", ");
+const KIT_NAMES: Readonly<Partial<Record<Equipment, string>>> = {
+  "belt-squat": "hip belt or squat machine",
+  "loop-band": "short loop band",
+  "hamstring-raise": "hamstring frame",
+  "track-bar": "bar on rails",
+};
+export const kitName = (item: Equipment): string => KIT_NAMES[item] ?? item.replaceAll("-", " ");
+export const equipmentText = (equipment: readonly Equipment[]): string => equipment.map(kitName).join(", ");

@@ -27,7 +27,11 @@ export const traitName: Readonly<Record<Trait, string>> = {
   "added-weight": "added weight",
   "bar-on-shoulders": "bar on the shoulders",
   lying: "lying on the back",
+  "face-down": "lying face down",
   kneeling: "kneeling",
+  overhead: "work overhead",
+  twisting: "loaded twisting",
+  "spine-bends": "bending of the spine under load",
   impact: "impact",
   "breath-holding": "breath-holding",
 };
@@ -69,6 +73,8 @@ export function limitRuleText(rule: LimitRule, side: Limit["side"], units: UnitS
       return `Belly room at least ${angleText(rule.leastDeg)}`;
     case "never":
       return `No ${traitName[rule.what]}`;
+    case "rows":
+      return rule.codes.length === 1 ? "One exercise left out" : `${rule.codes.length} exercises left out`;
     case "own-words":
       return rule.text;
     default:
