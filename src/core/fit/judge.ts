@@ -1,4 +1,5 @@
 import { type Equipment, onHand } from "../catalogue/equipment";
+import { traitsOfRow } from "../catalogue/traits";
 import type { Tags, Variation } from "../catalogue/variation";
 import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, type NumberChannelId } from "../mechanics/channels";
 import { type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
@@ -119,21 +120,11 @@ function overLimit(
 
 /** A foot that lands is impact, whatever the row says. */
 const LANDS_FROM_RANK = 2;
-const TRAIT_OF_POSITION: Readonly<Partial<Record<Tags["position"], Trait>>> = {
-  "on-the-back": "lying",
-  "face-down": "face-down",
-  kneeling: "kneeling",
-};
-function traitsOf({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation): Trait[] {
-  const { position, isImpact } = variation.tags;
-  const placed = TRAIT_OF_POSITION[position];
-  return [
-    ...traits,
-    ...variation.traits,
-    ...(placed ? [placed] : []),
-    ...(isImpact || (ranks.impact ?? 0) >= LANDS_FROM_RANK ? (["impact"] as const) : []),
-  ];
-}
+const traitsOf = ({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation): Trait[] => [
+  ...traits,
+  ...traitsOfRow(variation),
+  ...((ranks.impact ?? 0) >= LANDS_FROM_RANK ? (["impact"] as const) : []),
+];
 
 function railReasons({ careful, ownRange }: FitContext, { template }: Variation, demands: readonly Demand[]): FitReason[] {
   const reasons: FitReason[] = [];

@@ -1,11 +1,11 @@
 import { describe, expect, test } from "vitest";
-import { CATALOGUE, variationById } from "../catalogue/catalogue";
+import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
 import { type OwnRange, rangeOf } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
 import { calmCeilings, complaint, contextWith, kneeLimit, limit, SUBJECT } from "./fit.fixture";
 import { judge } from "./judge";
 import { isWithin, snapSetting, valuesOn } from "./on-hand";
-import { fitCatalogue, fitVariation, leverCeilings } from "./search";
+import { fitCatalogue, fitVariation, leverCeilings, shownOnce } from "./search";
 
 const context = contextWith();
 const found = (of: ReturnType<typeof contextWith>, id: string) => fitCatalogue(of, CATALOGUE).find((each) => each.variationId === id);
@@ -107,6 +107,26 @@ test("where nothing is measured a load comes last, whatever the ladder says", ()
   expect(list.map(({ state }) => state)).toEqual(["not-measured", "not-measured", "not-measured"]);
   expect(list.at(-1)?.setting.loadKg).toBe(6);
   expect(list.map(({ variationId }) => variationId)).toEqual(["raised-sit-to-stand", "box-squat-pole", "goblet-to-box"]);
+});
+
+describe("what is shown", () => {
+  const rows = ["S01", "S02", "S05", "S39", "S33", "S21"].flatMap((code) => variationByCode(code) ?? []);
+  test("is each set-up once, under the row in hand, with the others' names; states keep apart", () => {
+    const shown = shownOnce(fitCatalogue(context, rows), "raised-sit-to-stand");
+    const raisedSeat = shown.find(({ candidate }) => candidate.variationId === "raised-sit-to-stand");
+    expect(raisedSeat?.also.toSorted()).toEqual(["cushion-squat", "very-high-sit-to-stand"]);
+    expect(shown.flatMap(({ candidate, also }) => [candidate.variationId, ...also])).toHaveLength(rows.length);
+    const other = shownOnce(fitCatalogue(context, rows), "nobody");
+    expect(other).toHaveLength(shown.length);
+  });
+  test("goes no further beyond what was calm than it need: one deep leg comes after two on a seat, until its like was calm", () => {
+    const order = (calmRows: readonly string[]) =>
+      fitCatalogue({ ...context, calmRows }, rows)
+        .filter(({ state }) => state === "open")
+        .map(({ variationId }) => variationId);
+    expect(order([]).at(-1)).toBe("full-single-leg-squat");
+    expect(order(["full-single-leg-squat"]).at(-1)).toBe("full-range-squat");
+  });
 });
 
 describe("what would open a closed row", () => {

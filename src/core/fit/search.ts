@@ -1,3 +1,4 @@
+import { variationById } from "../catalogue/catalogue";
 import type { Variation } from "../catalogue/variation";
 import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
@@ -120,10 +121,25 @@ const STATE_RANK: Record<CandidateState, number> = { open: 0, try: 1, "not-measu
 const isLoaded = (setting: Setting): boolean =>
   Object.entries(setting).some(([lever, value]) => LEVERS[lever as LeverId].kind === "load" && value > 0);
 
+/** What anybody may be asked of knee, back or balance before anything was calm, by a row's tags. */
+const USUAL_RANK = 1;
+/** What was calm before is nearer than anything new. */
+const CONTINUES = -1;
+/** How much further a row goes than whatever was calm so far: nobody's first is deep on one leg. */
+function noveltyIn({ calmRows }: FitContext): (variation: Variation) => number {
+  const known = calmRows.map((id) => variationById(id).tags);
+  const most = (of: "knee" | "back" | "balance"): number => Math.max(USUAL_RANK, ...known.map((tags) => tags[of]));
+  const [knee, back, balance] = [most("knee"), most("back"), most("balance")];
+  return ({ id, tags }) =>
+    calmRows.includes(id) ? CONTINUES : Math.max(0, tags.knee - knee) + Math.max(0, tags.back - back) + Math.max(0, tags.balance - balance);
+}
+/** In twentieths of the ceiling: further from the target than any use. */
+const UNREAD_DISTANCE = 40;
+
 /**
- * The whole list for one client, ranked: open before try before not measured before closed. Nearest the target use
- * first, a load that was never calm last, and where uses are about the same by the handbook's ladder; what nobody measured, unloaded before loaded and
- * easiest first.
+ * The whole list for one client, ranked: open before try before not measured before closed. What goes least beyond
+ * anything calm first, then nearest the target use, a load that was never calm last, and where uses are about the same
+ * by the handbook's ladder; what nobody measured, unloaded before loaded and easiest first.
  */
 export function fitCatalogue(context: FitContext, variations: readonly Variation[], known: Setting = {}): Candidate[] {
   const place = new Map(variations.map(({ id, ladderPlace }) => [id, ladderPlace]));
@@ -135,10 +151,13 @@ export function fitCatalogue(context: FitContext, variations: readonly Variation
       ([lever, value]) => LEVERS[lever].kind === "load" && value > (calm[lever] ?? 0),
     );
   };
+  const noveltyOf = noveltyIn(context);
+  const novelty = new Map(variations.map((variation) => [variation.id, noveltyOf(variation)]));
+  const byNovelty = (a: Candidate, b: Candidate): number => (novelty.get(a.variationId) ?? 0) - (novelty.get(b.variationId) ?? 0);
   const distance = ({ tightest }: Candidate): number =>
-    tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : 0;
+    tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : UNREAD_DISTANCE;
   const byEase = (a: Candidate, b: Candidate): number =>
-    Number(isLoaded(a.setting)) - Number(isLoaded(b.setting)) || placeOf(a) - placeOf(b);
+    Number(isLoaded(a.setting)) - Number(isLoaded(b.setting)) || byNovelty(a, b) || placeOf(a) - placeOf(b);
   return variations
     .map((variation) => fitVariation(context, variation, known))
     .sort(
@@ -146,8 +165,28 @@ export function fitCatalogue(context: FitContext, variations: readonly Variation
         STATE_RANK[a.state] - STATE_RANK[b.state] ||
         (a.state === "not-measured"
           ? byEase(a, b)
-          : Number(isNewLoad(a)) - Number(isNewLoad(b)) || distance(a) - distance(b) || placeOf(b) - placeOf(a)),
+          : byNovelty(a, b) || Number(isNewLoad(a)) - Number(isNewLoad(b)) || distance(a) - distance(b) || placeOf(b) - placeOf(a)),
     );
+}
+
+/** One set-up for this client, and the other rows that are the same here. */
+export interface Shown {
+  candidate: Candidate;
+  also: readonly string[];
+}
+/** Rows that come to the very same set-up and state are shown once, under the one in hand or the first of them. */
+export function shownOnce(candidates: readonly Candidate[], inHandId: string): Shown[] {
+  const keyOf = ({ variationId, setting, state }: Candidate): string => {
+    const { template, parameters } = variationById(variationId);
+    const levers = Object.entries(setting).map(([lever, value]) => `${lever} ${value.toFixed(4)}`);
+    return template === "no-model" ? variationId : [state, template, JSON.stringify(parameters), ...levers.toSorted()].join(" ");
+  };
+  const groups = new Map<string, Candidate[]>();
+  for (const candidate of candidates) groups.set(keyOf(candidate), [...(groups.get(keyOf(candidate)) ?? []), candidate]);
+  return [...groups.values()].flatMap((group) => {
+    const candidate = group.find(({ variationId }) => variationId === inHandId) ?? group[0];
+    return candidate ? [{ candidate, also: group.filter((each) => each !== candidate).map(({ variationId }) => variationId) }] : [];
+  });
 }
 
 /** Where each lever meets the tightest ceiling, the others as they stand; null where it never does. */

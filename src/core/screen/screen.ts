@@ -1,3 +1,5 @@
+import { traitsOfRow } from "../catalogue/traits";
+import type { Variation } from "../catalogue/variation";
 import { type Day, dayAfter, daysBetween } from "../day";
 import type { ClinicianRole, WarningSign } from "../limits/clinician";
 import type { Complaint } from "../limits/complaint";
@@ -109,6 +111,15 @@ export function ruleLimits(answers: ScreenAnswers, isMeasured: (gate: MeasureGat
     return [{ id: limitIdOf(own), rule: limit, side, owner: { kind: "rule", name: ruleId }, fromDay, untilDay, lift }];
   });
 }
+
+/** The rules of a condition that close a row at some time, whatever it is set to. */
+export const rulesClosing = (variation: Variation, conditionId: string): ScreenRule[] =>
+  SCREEN_RULES.filter(({ condition, limit }) => {
+    if (condition !== conditionId || !limit) return false;
+    return limit.kind === "rows"
+      ? limit.codes.includes(variation.code)
+      : limit.kind === "never" && traitsOfRow(variation).includes(limit.what);
+  });
 
 /** Conditions that ask for care with the low back, with bone, or with a belly. */
 export const carefulFrom = (answers: ScreenAnswers): Careful[] => [

@@ -24,7 +24,8 @@ import { dayText } from "../text/day-text";
 import { capital } from "../text/limit-text";
 import { sourceText } from "../text/screen-text";
 import { PhotoAngles } from "./photo-angles";
-import { Pictogram } from "./pictogram";
+import { Pictogram } from "../figure/pictogram";
+import { POSED } from "./poses.data";
 import { setUpEdge } from "./quantity-edge";
 import { ValueField } from "./value-field";
 
@@ -175,9 +176,7 @@ export function ProtocolCard({ closed, sides, ...common }: Common & { closed: Cl
           ))}
           <Soft>{sourceText(source)}</Soft>
         </div>
-        <Picture>
-          <Pictogram protocolId={id} label={`How it is done: ${protocolName(id).toLowerCase()}`} />
-        </Picture>
+        <Picture>{POSED[id] && <Pictogram posed={POSED[id]} label={`How it is done: ${protocolName(id).toLowerCase()}`} />}</Picture>
       </Columns>
       {closed ? (
         <Notice $tone="oxide">

@@ -6,10 +6,18 @@ import { type Form, leversOf, movedBy, startSetting } from "../../core/templates
 import { withLever } from "../../core/templates/lever";
 import { type Pose, poseOf, type PoseResult } from "../../core/templates/pose";
 import { figureShape } from "./drawing";
+import { ROW_POSES } from "./row-poses.data";
 import { figureOf, frameOf, gripOf } from "./frame";
 
 type Named = Form & { id: string };
-const FORMS: readonly Named[] = [...CATALOGUE, ...STUDIES];
+const isModelled = ({ template }: Form): boolean => template !== "no-model";
+const FORMS: readonly Named[] = [...CATALOGUE.filter(isModelled), ...STUDIES];
+
+test("every row has a figure of the client or a drawn pose, and none has both", () => {
+  for (const variation of CATALOGUE)
+    expect([variation.code, variation.code in ROW_POSES]).toEqual([variation.code, !isModelled(variation)]);
+  expect(Object.keys(ROW_POSES).length).toBeGreaterThan(80);
+});
 const at = (form: Form, value?: number): PoseResult => {
   const start = startSetting(SUBJECT, form);
   return poseOf(SUBJECT, form, value === undefined ? start : withLever(start, movedBy(form), value));

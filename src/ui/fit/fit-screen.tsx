@@ -13,6 +13,8 @@ import type { Demand, Side } from "../../core/mechanics/channels";
 import { parametersOf, templateOf } from "../../core/templates/form";
 import { JOINT_OF, type Pose, poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
+import { Pictogram } from "../figure/pictogram";
+import { ROW_POSES } from "../figure/row-poses.data";
 import { Button, Key } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Stack, Title } from "../kit/layout";
@@ -106,6 +108,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
   const { units } = props;
   const { context, variation, setting, judgement } = fit;
   const pose = useMemo(() => poseOf(context.subject, variation, setting), [context.subject, variation, setting]);
+  const posed = ROW_POSES[variation.code];
   const isEven = templateOf(variation).isEven(parametersOf(variation));
   const note = kneeNote(context, judgement.demands);
   const joint = judgement.tightest ? JOINT_OF[judgement.tightest.channel] : undefined;
@@ -156,6 +159,8 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
             increments={context.kit.increments}
             onLever={fit.setLever}
           />
+        ) : posed ? (
+          <Pictogram posed={posed} label={`How ${variation.name} is done; not to scale`} />
         ) : (
           <Notice style={{ margin: 16 }}>{fitReasonText(judgement.reasons[0], context.limits, units)}</Notice>
         )}

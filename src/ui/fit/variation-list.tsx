@@ -1,13 +1,21 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
+import { useMemo, useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
+import { groupOf } from "../../core/catalogue/rows/row";
+import type { HelperGroup } from "../../core/catalogue/variation";
 import type { CandidateState, Judgement } from "../../core/fit/judge";
-import type { Candidate } from "../../core/fit/search";
+import { type Candidate, shownOnce } from "../../core/fit/search";
 import type { Limit } from "../../core/limits/limit";
 import type { Setting } from "../../core/templates/lever";
+import { findRows } from "../catalogue/find";
+import { TextButton } from "../kit/button";
+import { FindField, InlineSelect } from "../kit/fields";
 import { Notice, Soft } from "../kit/layout";
+
 import { Why } from "../kit/why";
+import { groupName } from "../text/catalogue-text";
 import { fitReasonText, openingText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
 import { percentRangeText } from "../text/quantity-text";
@@ -50,6 +58,11 @@ const Pick = styled.button`
     font-family: ${font.head};
   }
 `;
+const Also = styled.span`
+  grid-column: 1 / -1;
+  padding: 0 9px 5px;
+  color: ${color.inkSoft};
+`;
 const Figures = styled.span<{ $closed: boolean }>`
   display: grid;
   justify-items: end;
@@ -60,10 +73,23 @@ const Figures = styled.span<{ $closed: boolean }>`
   ${({ $closed }) => $closed && `color: ${color.oxide};`}
 `;
 
-interface Shown {
-  candidate: Candidate;
-  judgement: Judgement;
-  setting: Setting;
+const ALL = "all";
+/** Longer than this, a group is opened by hand. */
+const FIRST = 7;
+
+/** What the list is narrowed to: words, and a shelf where the pattern is the helpers'. */
+function useNarrow(candidates: readonly Candidate[] | null) {
+  const [words, setWords] = useState("");
+  const [shelf, setShelf] = useState<HelperGroup | typeof ALL>(ALL);
+  const rows = useMemo(() => (candidates ?? []).map(({ variationId }) => variationById(variationId)), [candidates]);
+  const shelves = useMemo(() => [...new Set(rows.flatMap((row) => groupOf(row) ?? []))], [rows]);
+  const found = useMemo(() => new Set(findRows(rows, words).map(({ id }) => id)), [rows, words]);
+  const isIn = (id: string): boolean => found.has(id) && (shelf === ALL || shelves.length === 0 || groupOf(variationById(id)) === shelf);
+  return { words, setWords, shelf, setShelf, shelves, isIn };
+}
+
+function Names({ ids }: { ids: readonly string[] }) {
+  return <>the same as {ids.map((id) => variationById(id).name.toLowerCase()).join(", ")}</>;
 }
 
 /** Every variation of the pattern: open, try or closed, with its use of the tightest ceiling and what would open it. */
@@ -76,6 +102,8 @@ export function VariationList(props: {
   onPick: (variationId: string) => void;
 }) {
   const { candidates, current, limits, units, isFailed, onPick } = props;
+  const narrow = useNarrow(candidates);
+  const [opened, setOpened] = useState<readonly CandidateState[]>([]);
   if (isFailed)
     return (
       <Notice $tone="oxide">
@@ -83,28 +111,39 @@ export function VariationList(props: {
       </Notice>
     );
   if (!candidates) return <Soft role="status">Looking through the catalogue</Soft>;
-  const shown = candidates.map((candidate): Shown =>
-    candidate.variationId === current.id
-      ? { candidate, judgement: current.judgement, setting: current.setting }
-      : { candidate, judgement: candidate, setting: candidate.setting },
+  const standing = candidates.map((candidate): Candidate =>
+    candidate.variationId === current.id ? { ...candidate, ...current.judgement, setting: current.setting } : candidate,
   );
+  const shown = shownOnce(standing, current.id).filter(({ candidate, also }) => [candidate.variationId, ...also].some(narrow.isIn));
   return (
     <>
+      <FindField label="Find in this list" value={narrow.words} onChange={narrow.setWords} />
+      {narrow.shelves.length > 0 && (
+        <InlineSelect
+          label="Shelf"
+          options={[{ id: ALL, label: "Every shelf" }, ...narrow.shelves.map((id) => ({ id, label: groupName(id) }))]}
+          value={narrow.shelf}
+          onChange={narrow.setShelf}
+        />
+      )}
+      {shown.length === 0 && <Soft role="status">Nothing by these words here.</Soft>}
       {(["open", "try", "not-measured", "closed"] as const).map((state) => {
-        const group = shown.filter(({ judgement }) => judgement.state === state);
+        const group = shown.filter(({ candidate }) => candidate.state === state);
         if (group.length === 0) return null;
+        const isWhole = opened.includes(state) || narrow.words !== "";
+        const seen = isWhole ? group : group.filter(({ candidate }, i) => i < FIRST || candidate.variationId === current.id);
         return (
           <Group key={state} aria-label={HEADINGS[state]}>
             <h3>{HEADINGS[state]}</h3>
-            {group.map(({ candidate, judgement, setting }) => {
-              const { name } = variationById(candidate.variationId);
-              const isPicked = candidate.variationId === current.id;
-              const use = judgement.tightest;
+            {seen.map(({ candidate, also }) => {
+              const { variationId, tightest: use, opening, reasons, setting } = candidate;
+              const { name } = variationById(variationId);
+              const isPicked = variationId === current.id;
               return (
-                <Item key={candidate.variationId} $state={state} $picked={isPicked}>
-                  <Pick type="button" aria-pressed={isPicked} onClick={() => onPick(candidate.variationId)}>
+                <Item key={variationId} $state={state} $picked={isPicked}>
+                  <Pick type="button" aria-pressed={isPicked} onClick={() => onPick(variationId)}>
                     <strong>{name}</strong>
-                    {state === "closed" && candidate.opening ? openingText(candidate.opening, limits, units) : settingText(setting, units)}
+                    {state === "closed" && opening ? openingText(opening, limits, units) : settingText(setting, units)}
                   </Pick>
                   <Figures $closed={state === "closed"}>
                     <Why
@@ -113,15 +152,25 @@ export function VariationList(props: {
                       about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state.replace("-", " ")}`}
                     >
                       <ul>
-                        {judgement.reasons.map((reason, i) => (
+                        {reasons.map((reason, i) => (
                           <li key={i}>{fitReasonText(reason, limits, units)}</li>
                         ))}
                       </ul>
                     </Why>
                   </Figures>
+                  {also.length > 0 && (
+                    <Also>
+                      <Names ids={also} />
+                    </Also>
+                  )}
                 </Item>
               );
             })}
+            {seen.length < group.length && (
+              <TextButton onPress={() => setOpened([...opened, state])} style={{ justifySelf: "start" }}>
+                and {group.length - seen.length} more
+              </TextButton>
+            )}
           </Group>
         );
       })}

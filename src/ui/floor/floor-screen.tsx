@@ -8,6 +8,8 @@ import type { FloorEvent } from "../../core/floor/events";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
+import { Pictogram } from "../figure/pictogram";
+import { ROW_POSES } from "../figure/row-poses.data";
 import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
@@ -105,18 +107,22 @@ function SmallFigure({ session, units }: { session: FloorSession; units: UnitSys
     const asked = ask(context.subject, variation, place.setting, AT_THE_POSE);
     return pose.ok && asked.ok ? { pose, demands: asked.demands } : null;
   }, [context.subject, variation, place.setting]);
-  if (!drawn) return null;
+  const posed = ROW_POSES[variation.code];
+  if (!drawn && !posed) return null;
   return (
     <div className="small-figure">
-      <Figure
-        subject={context.subject}
-        form={variation}
-        name={variation.name}
-        setting={place.setting}
-        units={units}
-        increments={context.kit.increments}
-        {...drawn}
-      />
+      {!drawn && posed && <Pictogram posed={posed} label={`How ${variation.name} is done; not to scale`} />}
+      {drawn && (
+        <Figure
+          subject={context.subject}
+          form={variation}
+          name={variation.name}
+          setting={place.setting}
+          units={units}
+          increments={context.kit.increments}
+          {...drawn}
+        />
+      )}
     </div>
   );
 }

@@ -11,6 +11,7 @@ import {
   Popover,
   Radio,
   RadioGroup,
+  SearchField,
   Select,
   SelectValue,
   Text,
@@ -76,6 +77,21 @@ const Choices = styled.div`
   flex-wrap: wrap;
   gap: 8px;
 `;
+const FindShell = styled(SearchField)`
+  ${column}
+  input::-webkit-search-cancel-button {
+    display: none;
+  }
+`;
+/** Narrows a list by words; Escape empties it. */
+export function FindField({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+  return (
+    <FindShell aria-label={label} value={value} onChange={onChange}>
+      <TextInput placeholder={label} />
+    </FindShell>
+  );
+}
+
 export const Choice = styled(Radio)`
   display: inline-flex;
   align-items: center;

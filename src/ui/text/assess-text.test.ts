@@ -5,7 +5,7 @@ import { protocolOf } from "../../core/assess/finding";
 import { normOf } from "../../core/assess/norm";
 import { PROTOCOLS } from "../../core/assess/protocols.data";
 import { SCREEN_RULES } from "../../core/screen/rules.data";
-import { POSED } from "../assess/pictogram.data";
+import { POSED } from "../assess/poses.data";
 import { adviceText, apartText, changeText, findingText, placeText } from "./assess-text";
 import { isWorded, optionText } from "./protocol-text";
 import { sourceText } from "./screen-text";

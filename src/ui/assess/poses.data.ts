@@ -1,33 +1,6 @@
-/** Directions of limbs, degrees: 0 hangs down, 90 points ahead, 180 up, -90 back. Proximal to distal. */
-export interface Posed {
-  trunk: number;
-  thigh: number;
-  shin: number;
-  foot?: number;
-  arm?: number;
-  forearm?: number;
-  /** The other leg, fainter; without one both are together. */
-  other?: { thigh: number; shin: number; foot?: number };
-  props?: readonly ("chair" | "bench" | "step" | "wall" | "mat" | "weight" | "scales")[];
-  /** What is looked at. */
-  mark?: "knee" | "hip" | "ankle" | "back" | "thigh" | "side";
-}
-const CROSSED = { arm: 40, forearm: 110 } as const;
-const ON_HIPS = { arm: -35, forearm: 55 } as const;
-const STANDING = { trunk: 180, thigh: 0, shin: 0, arm: 8, forearm: 12 } as const;
-const WALKING = { trunk: 176, thigh: 24, shin: -4, arm: -20, forearm: 10, other: { thigh: -18, shin: -48, foot: 40 } } as const;
-const HINGE = { trunk: 112, thigh: 20, shin: -4, arm: 4, forearm: 10 } as const;
-const FACE_DOWN = {
-  trunk: -90,
-  thigh: 104,
-  shin: 104,
-  foot: 60,
-  other: { thigh: 90, shin: 90, foot: 60 },
-  arm: -95,
-  props: ["mat"],
-} as const;
-const SEATED = { trunk: 178, thigh: 88, shin: 0, arm: 15, forearm: 60, props: ["chair"] } as const;
+import { CROSSED, FACE_DOWN, HINGE, ON_HIPS, SEATED, STANDING, WALKING, type Posed } from "../figure/posed";
 
+/** How each measure looks, by its protocol. */
 export const POSED: Readonly<Record<string, Posed>> = {
   "chair-stand": { trunk: 146, thigh: 68, shin: -16, ...CROSSED, props: ["chair"] },
   "five-rises": { trunk: 160, thigh: 42, shin: -14, ...CROSSED, props: ["chair"] },

@@ -1,5 +1,5 @@
 import { color } from "../theme/tokens";
-import { POSED, type Posed } from "./pictogram.data";
+import type { Posed } from "./posed";
 
 type Point = readonly [x: number, y: number];
 const LENGTH = { trunk: 52, thigh: 43, shin: 43, foot: 19, arm: 28, forearm: 26, neck: 21 } as const;
@@ -74,9 +74,7 @@ function markAt(posed: Posed): Point | null {
 }
 
 /** A drawn pose for what is not computed: what the body does, and where to look. Not to anybody's scale. */
-export function Pictogram({ protocolId, label }: { protocolId: string; label: string }) {
-  const posed = POSED[protocolId];
-  if (!posed) return null;
+export function Pictogram({ posed, label }: { posed: Posed; label: string }) {
   const { hip, shoulder, head, elbow, hand, leg, other } = jointsOf(posed);
   const isStepped = posed.props?.includes("step") ?? false;
   const soles = [
@@ -90,10 +88,11 @@ export function Pictogram({ protocolId, label }: { protocolId: string; label: st
   ];
   const floorY = Math.max(...soles.map(([, y]) => y)) + (isStepped ? 10 : 9);
   const mark = markAt(posed);
+  const topY = Math.min(head[1], hand[1], -60) - 24;
   const limb = { fill: "none", strokeLinecap: "round", strokeLinejoin: "round" } as const;
   return (
     <svg
-      viewBox={`-120 ${Math.min(head[1], -60) - 24} 240 ${floorY - Math.min(head[1], -60) + 34}`}
+      viewBox={`-120 ${topY} 240 ${floorY - topY + 10}`}
       width="100%"
       height="100%"
       role="img"

@@ -1,0 +1,13 @@
+import type { Trait } from "../templates/template";
+import type { Tags, Variation } from "./variation";
+
+const OF_POSITION: Readonly<Partial<Record<Tags["position"], Trait>>> = {
+  "on-the-back": "lying",
+  "face-down": "face-down",
+  kneeling: "kneeling",
+};
+/** What a row is whatever its numbers: what it says itself, how the body lies, and whether it lands. */
+export function traitsOfRow({ traits, tags: { position, isImpact } }: Variation): Trait[] {
+  const placed = OF_POSITION[position];
+  return [...traits, ...(placed ? [placed] : []), ...(isImpact ? (["impact"] as const) : [])];
+}

@@ -1,0 +1,132 @@
+"use client";
+import Link from "next/link";
+import { useSearchParams } from "next/navigation";
+import { useDeferredValue, useMemo, useState } from "react";
+import styled from "styled-components";
+import { CATALOGUE, variationByCode } from "../../core/catalogue/catalogue";
+import { type Equipment, EQUIPMENT } from "../../core/catalogue/equipment";
+import { type Trained, TRAINED, type Variation } from "../../core/catalogue/variation";
+import { CONDITION_KINDS } from "../../core/screen/conditions.data";
+import { rulesClosing } from "../../core/screen/screen";
+import type { Subject } from "../../core/templates/template";
+import type { UnitSystem } from "../../core/units";
+import { SelectField, TextField } from "../kit/fields";
+import { Card, Columns, Page, Row, Soft, Stack } from "../kit/layout";
+import { shelfName, trainedName } from "../text/catalogue-text";
+import { kitName } from "../text/lever-text";
+import { capital } from "../text/limit-text";
+import { conditionText } from "../text/screen-text";
+import { color, font, size } from "../theme/tokens";
+import { findRows } from "./find";
+import { RowDetail } from "./row-detail";
+
+const Item = styled(Link)<{ $picked: boolean; $closed: boolean }>`
+  display: grid;
+  grid-template-columns: 46px 1fr;
+  gap: 2px 10px;
+  min-height: 48px;
+  padding: 6px 10px;
+  border: ${({ $picked }) => ($picked ? `2px solid ${color.marine}` : `1px solid ${color.fogDeep}`)};
+  ${({ $closed }) => $closed && "border-style: dashed;"}
+  border-radius: ${size.radius};
+  background: ${({ $closed }) => ($closed ? "transparent" : color.paper)};
+  text-decoration: none;
+  b {
+    color: ${color.inkSoft};
+    font: 700 15px ${font.head};
+    font-variant-numeric: tabular-nums;
+  }
+  strong {
+    font-family: ${font.head};
+  }
+`;
+const ANY = "any";
+type Any<T extends string> = T | typeof ANY;
+const SHELVES = [...new Set(CATALOGUE.map(shelfName))];
+const options = <T extends string>(ids: readonly T[], label: (id: T) => string, any: string): { id: Any<T>; label: string }[] => [
+  { id: ANY, label: any },
+  ...ids.map((id) => ({ id, label: capital(label(id)) })),
+];
+const usedKit = EQUIPMENT.filter((item) => CATALOGUE.some(({ equipment }) => equipment.includes(item)));
+
+/** Browse and search: by shelf, by what it trains, by kit, by condition, by free words with slips forgiven. */
+export function CatalogueScreen({ subject, units }: { subject: Subject; units: UnitSystem }) {
+  const [words, setWords] = useState("");
+  const [shelf, setShelf] = useState<string>(ANY);
+  const [trains, setTrains] = useState<Any<Trained>>(ANY);
+  const [kit, setKit] = useState<Any<Equipment>>(ANY);
+  const [condition, setCondition] = useState<string>(ANY);
+  const typed = useDeferredValue(words);
+  const found = useMemo(
+    () =>
+      findRows(CATALOGUE, typed)
+        .filter((row) => shelf === ANY || shelfName(row) === shelf)
+        .filter((row) => trains === ANY || (row.trains[trains] ?? 0) >= 2)
+        .filter((row) => kit === ANY || row.equipment.includes(kit)),
+    [typed, shelf, trains, kit],
+  );
+  const closedBy = (row: Variation) => (condition === ANY ? [] : rulesClosing(row, condition));
+  const shown = [...found.filter((row) => closedBy(row).length === 0), ...found.filter((row) => closedBy(row).length > 0)];
+  const picked = variationByCode(useSearchParams().get("row") ?? "") ?? shown[0];
+  return (
+    <Page>
+      <Row style={{ justifyContent: "space-between", marginBottom: 10 }}>
+        <div>
+          <h1 style={{ fontSize: 24 }}>Catalogue</h1>
+          <Soft role="status">
+            {shown.length === CATALOGUE.length ? `${CATALOGUE.length} ways to do it` : `${shown.length} of ${CATALOGUE.length}`}
+          </Soft>
+        </div>
+      </Row>
+      <Card aria-label="Find" style={{ marginBottom: 14 }}>
+        <Row $gap={14} style={{ alignItems: "flex-end" }}>
+          <TextField label="Find" value={words} onChange={setWords} />
+          <SelectField label="Shelf" options={options(SHELVES, (id) => id, "Every shelf")} value={shelf} onChange={setShelf} />
+          <SelectField label="Trains" options={options(TRAINED, trainedName, "Anything")} value={trains} onChange={setTrains} />
+          <SelectField label="With" options={options(usedKit, kitName, "Any kit or none")} value={kit} onChange={setKit} />
+          <SelectField
+            label="For a client with"
+            options={options(
+              CONDITION_KINDS.map(({ id }) => id),
+              conditionText,
+              "Nothing known",
+            )}
+            value={condition}
+            onChange={setCondition}
+          />
+        </Row>
+      </Card>
+      <Columns $template="minmax(0, 430px) minmax(0, 1fr)">
+        <Stack as="nav" aria-label="Rows" $gap={5}>
+          {shown.length === 0 && <Soft>Nothing found. Fewer words, or another shelf.</Soft>}
+          {shown.map((row) => {
+            const closing = closedBy(row);
+            return (
+              <Item
+                key={row.code}
+                href={`/catalogue?row=${row.code}`}
+                replace
+                scroll={false}
+                aria-current={row.code === picked?.code ? "true" : undefined}
+                $picked={row.code === picked?.code}
+                $closed={closing.length > 0}
+              >
+                <b>{row.code}</b>
+                <span>
+                  <strong>{row.name}</strong>
+                  <br />
+                  <Soft>{closing.length > 0 ? "closed for this condition, at some time or always" : row.purpose}</Soft>
+                </span>
+              </Item>
+            );
+          })}
+        </Stack>
+        {picked && (
+          <div style={{ position: "sticky", top: 10 }}>
+            <RowDetail key={picked.code} row={picked} closing={closedBy(picked)} subject={subject} units={units} />
+          </div>
+        )}
+      </Columns>
+    </Page>
+  );
+}
