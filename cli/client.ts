@@ -5,11 +5,15 @@ import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext } from
 import { type Ceiling, ceilingsFromCalmPose } from "../src/core/limits/ceiling";
 import { isBack } from "../src/core/limits/complaint";
 import { DEFAULT_POSTURE } from "../src/core/mechanics/posture";
+import type { Side } from "../src/core/mechanics/channels";
 import type { Issue } from "../src/core/reasons";
 import { type Form, leversOf, type OwnRange, settingProblems } from "../src/core/templates/form";
 import { type LeverId, LEVERS } from "../src/core/templates/lever";
 import type { Subject } from "../src/core/templates/template";
 import { type FitInput, type PlaceInput } from "../src/schemas/core-input.schema";
+import { carefulFrom, dayProblem } from "../src/core/screen/screen";
+import { findingIssues } from "./assess";
+import { answersFrom, kitFrom, toldLimits } from "./told";
 import type { SubjectInput } from "../src/schemas/subject.schema";
 
 /** One client as the command line reads one: body, place, range and everything that decides what fits. */
@@ -72,6 +76,13 @@ export function leverIssues(subject: Subject, place: PlaceInput, asked: LeverAsk
     : [];
 }
 
+/** The side that hurts or that a condition is on, where none is said to lead. */
+export function clientFrom(input: FitInput): Subject {
+  const sides = [...(input.complaints ?? []), ...(input.conditions ?? [])].map(({ side }) => side);
+  const sore = sides.find((side): side is Side => side === "left" || side === "right");
+  return subjectFrom({ ...input, leadSide: input.leadSide ?? sore ?? "right" });
+}
+
 function ceilingsFrom(subject: Subject, { calmPose, ceilings = [], today }: FitInput): { ceilings: Ceiling[]; issues: Issue[] } {
   if (!calmPose) return { ceilings, issues: [] };
   const form = formOf(calmPose.variationId);
@@ -97,19 +108,37 @@ function incrementIssues({ increments = {} }: FitInput, subject: Subject): Issue
     widest(lever) / increment > MOST_STEPS ? [{ path: `increments.${lever}`, code: "number.steps", limit: MOST_STEPS }] : [],
   );
 }
+/** A due date a year away, surgery in the future. */
+const conditionIssues = (input: FitInput): Issue[] =>
+  (answersFrom(input).conditions ?? []).flatMap((condition, i) => {
+    const code = dayProblem(condition, input.today);
+    return code ? [{ path: `conditions.${i}.${input.conditions?.[i]?.dueDay ? "dueDay" : "day"}`, code }] : [];
+  });
 export const fitIssues = (input: FitInput): Issue[] => {
-  const subject = subjectFrom(input);
-  return [...ceilingsFrom(subject, input).issues, ...incrementIssues(input, subject)];
+  const subject = clientFrom(input);
+  return [
+    ...ceilingsFrom(subject, input).issues,
+    ...incrementIssues(input, subject),
+    ...(Array.isArray(input.findings) ? findingIssues(input.findings, input.today) : []),
+    ...conditionIssues(input),
+  ];
 };
 
+/** An id that was left out, by its place. */
+const named = (id: string, otherwise: string, i: number): string => (id === otherwise ? `${otherwise}-${i}` : id);
+
 export function contextFrom(input: FitInput): FitContext {
-  const subject = subjectFrom(input);
-  const { complaints = [], careful = [] } = input;
+  const subject = clientFrom(input);
+  const { complaints = [], careful: said = [] } = input;
+  const careful = [...new Set([...said, ...carefulFrom(answersFrom(input))])];
   return {
     subject,
-    complaints,
+    complaints: complaints.map((complaint, i) => ({ ...complaint, id: named(complaint.id, "complaint", i) })),
     careful: complaints.some(({ site }) => isBack(site)) ? [...new Set([...careful, "back" as const])] : careful,
-    limits: input.limits ?? [],
+    limits: [
+      ...(input.limits ?? []).map((limit, i) => ({ ...limit, id: named(limit.id, "limit", i) })),
+      ...toldLimits(subject, input, input.today),
+    ],
     ceilings: ceilingsFrom(subject, input).ceilings,
     unusable: [],
     calmLoads: input.calmLoads ?? {},
@@ -119,7 +148,7 @@ export function contextFrom(input: FitInput): FitContext {
     kit: {
       ...DEFAULT_KIT,
       increments: { ...DEFAULT_KIT.increments, ...input.increments },
-      equipment: input.equipment ?? DEFAULT_KIT.equipment,
+      ...kitFrom(input),
     },
     school: DEFAULT_SCHOOL,
     targetUseFraction: input.targetUseFraction ?? DEFAULT_TARGET_USE,

@@ -1,9 +1,10 @@
 import type Joi from "joi";
-import { rangeLimits } from "../src/core/assess/range-limits";
 import { bodyFromMeasure } from "../src/core/body/body";
 import { CATALOGUE, variationById } from "../src/core/catalogue/catalogue";
+import { PATTERNS } from "../src/core/catalogue/variation";
+import { recipeOf } from "../src/core/fit/assemble";
 import { DEFAULT_SCHOOL, SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
-import { judge } from "../src/core/fit/judge";
+import { type FitReason, judge } from "../src/core/fit/judge";
 import { ceilingTable, confidenceOf } from "../src/core/fit/ceiling-table";
 import { fitCatalogue } from "../src/core/fit/search";
 import { headlineOf, solveLever } from "../src/core/fit/solve";
@@ -14,6 +15,8 @@ import { strapLean } from "../src/core/mechanics/levers";
 import { decide } from "../src/core/progress/decide";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
+import { RULE } from "../src/core/screen/screen";
+import type { LeverId } from "../src/core/templates/lever";
 import { ask, WHOLE } from "../src/core/templates/ask";
 import { poseOf } from "../src/core/templates/pose";
 import {
@@ -43,7 +46,7 @@ import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
 import { runScreen, screenIssues } from "./screen";
 import { runStandard } from "./standards";
-import { contextFrom, fitIssues, formById, leverIssues, placeIssues, rangeAsked, subjectFrom } from "./client";
+import { clientFrom, contextFrom, fitIssues, formById, leverIssues, placeIssues, rangeAsked, subjectFrom } from "./client";
 
 /** One command: JSON in, JSON out. `check` finds what only a body or a row can tell, after the schema has passed. */
 export interface Command {
@@ -94,15 +97,44 @@ function runCalibrate({ band, lengthsM = [], strap, body }: CalibrateInput): unk
   };
 }
 
-const runFit = (input: FitInput): unknown =>
-  fitCatalogue(
-    contextFrom(input),
-    CATALOGUE.filter(({ pattern }) => input.pattern === undefined || pattern === input.pattern),
-  );
+/** A rule that closes is named beside its limit, so that nobody need take the limit's id apart. */
+const withRule = (reason: FitReason): object =>
+  "limitId" in reason && reason.limitId.startsWith(RULE) ? { ...reason, rule: reason.limitId.slice(RULE.length).split(" ")[0] } : reason;
+
+function runFit(input: FitInput): unknown {
+  const context = contextFrom(input);
+  const wanted = input.patterns ?? (input.pattern ? [input.pattern] : PATTERNS);
+  return fitCatalogue(
+    context,
+    CATALOGUE.filter(({ pattern }) => wanted.includes(pattern)),
+  ).map(({ variationId, state, setting, tightest, reasons, opening, ...rest }) => {
+    const { code, pattern, name } = variationById(variationId);
+    const recipes = Object.entries(setting).flatMap(([lever, value]) => {
+      const recipe = recipeOf(context.kit.assembled ?? {}, lever as LeverId, value);
+      return recipe ? [[lever, recipe] as const] : [];
+    });
+    return {
+      code,
+      variationId,
+      name,
+      pattern,
+      state,
+      setting,
+      recipe: Object.fromEntries(recipes),
+      use: tightest
+        ? { channel: tightest.channel, side: tightest.side, low: tightest.low, head: tightest.head, high: tightest.high }
+        : null,
+      reasons: reasons.map(withRule),
+      opening,
+      ...rest,
+      tightest,
+    };
+  });
+}
 
 /** Every bound of every channel and side, the one that binds first. */
-function runCeilings({ findings = [], provisional = [], ...fit }: CeilingsInput): unknown {
-  const context = contextFrom({ ...fit, limits: [...(fit.limits ?? []), ...rangeLimits(findings)] });
+function runCeilings({ provisional = [], ...fit }: CeilingsInput): unknown {
+  const context = contextFrom(fit);
   const fromPose = fit.calmPose ? context.ceilings.slice(fit.ceilings?.length ?? 0).map(({ id }) => id) : [];
   return ceilingTable(context, [...provisional, ...fromPose]).map((row) => ({ ...row, confidence: confidenceOf(row.bounds[0]) }));
 }
@@ -168,8 +200,8 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     schema: stairInputSchema,
     check: (input: StairInput) => [
       ...fitIssues(input),
-      ...placeIssues(subjectFrom(input), input, "", true),
-      ...(input.goal ? placeIssues(subjectFrom(input), input.goal, "goal.", true) : []),
+      ...placeIssues(clientFrom(input), input, "", true),
+      ...(input.goal ? placeIssues(clientFrom(input), input.goal, "goal.", true) : []),
     ],
     run: runStair,
   },
@@ -189,7 +221,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     schema: decideInputSchema,
     check: (input: DecideInput) => [
       ...fitIssues(input),
-      ...placeIssues(subjectFrom(input), input, "", true),
+      ...placeIssues(clientFrom(input), input, "", true),
       ...input.sessions.flatMap(({ day }, i) => (day > input.today ? [{ path: `sessions.${i}.day`, code: "day.future" }] : [])),
     ],
     run: runDecide,
@@ -209,7 +241,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   ceilings: {
     summary: "Every ceiling of every channel and side with all that bounds it, the safer first",
     schema: ceilingsInputSchema,
-    check: (input: CeilingsInput) => [...fitIssues(input), ...findingIssues(input.findings ?? [], input.today)],
+    check: fitIssues,
     run: runCeilings,
   },
   standards: {

@@ -340,7 +340,12 @@ describe("the command line", () => {
       exitCode: 0,
       answer: {
         gate: { state: "open" },
-        limits: [{ untilDay: "2027-09-05" }, { untilDay: "2027-01-27", state: "in-force" }],
+        limits: [
+          { untilDay: "2027-09-05" },
+          { untilDay: "2027-01-27", state: "in-force" },
+          { rule: { kind: "rows" }, untilDay: "2027-01-27" },
+          { rule: { kind: "rows" }, untilDay: "2027-09-04" },
+        ],
         clocks: [{ weeks: 3 }],
       },
     });

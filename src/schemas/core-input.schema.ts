@@ -1,7 +1,5 @@
 import Joi from "joi";
-import type { Finding } from "../core/assess/finding";
 import type { BodyMeasure } from "../core/body/body";
-import { EQUIPMENT, type Equipment } from "../core/catalogue/equipment";
 import { type Dose, type Pattern, PATTERNS } from "../core/catalogue/variation";
 import { SET_ENDS } from "../core/floor/events";
 import type { Ceiling } from "../core/limits/ceiling";
@@ -13,9 +11,10 @@ import type { BandTable } from "../core/mechanics/band";
 import { CEILING_CHANNELS, type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId, type Side } from "../core/mechanics/channels";
 import type { SessionOutcome } from "../core/progress/decide";
 import { LEVER_IDS, type LeverId, type LeverKind, type Setting } from "../core/templates/lever";
-import { findingsSchema } from "./assess.schema";
 import { bodyMeasureSchema } from "./body.schema";
+import { ALWAYS } from "../core/screen/screen";
 import { channelSide, day, lever, settingSchema, side, within, words } from "./fields";
+import { toldKeys, type ToldInput } from "./fit-input.schema";
 import { calmPoseKeys, isEndedBeforeBegun, ruleSchema } from "./limit.schema";
 import { doseSchema } from "./plan.schema";
 import { subjectKeys, type SubjectInput } from "./subject.schema";
@@ -30,17 +29,18 @@ const liftSchema = Joi.object({
   day: day.required(),
   reason: words(400).required(),
 });
+/** What is left out: a clinician's, on both sides, in force until it is lifted. */
 export const limitSchema = Joi.object<Limit>({
-  id: id.required(),
+  id: id.default("limit"),
   rule: ruleSchema.required(),
-  side: channelSide.required(),
+  side: channelSide.default("both"),
   owner: Joi.object({
     kind: Joi.string().valid("clinician", "rule", "client", "measure").required(),
     name: words(80).required(),
-  }).required(),
-  fromDay: day.required(),
-  untilDay: day.allow(null).required(),
-  lift: liftSchema.allow(null).required(),
+  }).default({ kind: "clinician", name: "clinician" }),
+  fromDay: day.default(ALWAYS),
+  untilDay: day.allow(null).default(null),
+  lift: liftSchema.allow(null).default(null),
 }).custom((limit: Limit, helpers) => (isEndedBeforeBegun(limit) ? helpers.error("day.before") : limit));
 
 /** A ceiling on a side that its channel does not have would be read by nothing. */
@@ -62,12 +62,12 @@ const ceilingSchema = Joi.object<Ceiling>({
 });
 
 export const complaintSchema = Joi.object<Complaint>({
-  id: id.required(),
+  id: id.default("complaint"),
   site: Joi.string()
     .valid(...SITES)
     .required(),
   side: channelSide.required(),
-  words: Joi.string().allow("").max(200).required(),
+  words: Joi.string().allow("").max(200).default(""),
   usualPainScore: within({ min: 0, max: 10 }).required(),
   painLimitScore: within({ min: 0, max: 10 }).required(),
 });
@@ -125,9 +125,12 @@ export interface CalmPoseInput extends PlaceInput {
   limitedBy: LimitedBy;
   shareFraction: number | null;
 }
-export interface FitInput extends SubjectInput {
+export interface FitInput extends Omit<SubjectInput, "leadSide">, ToldInput {
+  /** Left out: the side that hurts or that a condition is on, else the right. */
+  leadSide?: Side;
   today: Day;
   pattern?: Pattern;
+  patterns?: Pattern[];
   complaints?: Complaint[];
   careful?: Careful[];
   limits?: Limit[];
@@ -137,13 +140,17 @@ export interface FitInput extends SubjectInput {
   calmLoads?: Partial<Record<Pattern, Setting>>;
   ownRange?: Partial<Record<RailChannelId, number>>;
   increments?: Partial<Record<LeverId, number>>;
-  equipment?: Equipment[];
   targetUseFraction?: number;
 }
 const fitKeys = {
   ...subjectKeys,
+  leadSide: side,
+  ...toldKeys,
   today: day.required(),
   pattern: Joi.string().valid(...PATTERNS),
+  patterns: Joi.array()
+    .items(Joi.string().valid(...PATTERNS))
+    .unique(),
   complaints: Joi.array().items(complaintSchema).max(50),
   careful: Joi.array()
     .items(Joi.string().valid("back", "bone-thinning", "pregnancy"))
@@ -154,20 +161,16 @@ const fitKeys = {
   calmLoads: Joi.object(Object.fromEntries(PATTERNS.map((pattern) => [pattern, settingSchema]))),
   ownRange: Joi.object(Object.fromEntries(Object.keys(RAILS).map((rail) => [rail, within({ min: 0, max: 180 })]))),
   increments: Joi.object(Object.fromEntries(LEVER_IDS.map((each) => [each, increment]))),
-  equipment: Joi.array().items(Joi.string().valid(...EQUIPMENT)),
   targetUseFraction: within({ min: 0.1, max: 1 }),
 };
 export const fitInputSchema = Joi.object<FitInput>(fitKeys).required();
 
 export interface CeilingsInput extends FitInput {
-  /** What was measured: its ranges bound as well. */
-  findings?: Finding[];
   /** Ceilings that no calm morning has confirmed yet; those of `calmPose` never are. */
   provisional?: string[];
 }
 export const ceilingsInputSchema = Joi.object<CeilingsInput>({
   ...fitKeys,
-  findings: findingsSchema,
   provisional: Joi.array().items(id).max(200),
 }).required();
 

@@ -89,3 +89,12 @@ export function onHand(needed: readonly Equipment[], there: readonly Equipment[]
   }
   return { missing, standIns };
 }
+
+export const PLACES = ["studio", "home", "travel"] as const;
+export type Place = (typeof PLACES)[number];
+/** What a place has where nobody has listed it: a home by what every home has. Ours, the trainer's to change. */
+export const USUAL_AT: Readonly<Record<Place, readonly Equipment[]>> = {
+  studio: EQUIPMENT,
+  home: ["chair", "cushion", "counter", "rail", "step", "mat", "table", "sofa", "roll", "coin"],
+  travel: ["chair", "cushion", "table", "coin"],
+};

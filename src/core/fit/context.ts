@@ -1,5 +1,6 @@
 import { EQUIPMENT, type Equipment } from "../catalogue/equipment";
 import type { Pattern } from "../catalogue/variation";
+import type { AssembledLevers } from "./assemble";
 import type { Ceiling } from "../limits/ceiling";
 import type { Complaint } from "../limits/complaint";
 import type { Day } from "../day";
@@ -13,6 +14,8 @@ export interface Kit {
   increments: Readonly<Record<LeverId, number>>;
   felt: Readonly<Record<LeverId, number>>;
   equipment: readonly Equipment[];
+  /** Heights and loads that can really be assembled, where the room has been measured. */
+  assembled?: AssembledLevers;
 }
 const perLever = (pick: (lever: LeverId) => number): Record<LeverId, number> =>
   Object.fromEntries(LEVER_IDS.map((lever) => [lever, pick(lever)])) as Record<LeverId, number>;

@@ -348,9 +348,11 @@ describe("a pose that cannot be", () => {
 describe("impact", () => {
   const noImpact = contextWith({ limits: [limit({ kind: "never", what: "impact" }, { side: "both" })] });
   const down: Variation = { ...stepUp, id: "down", parameters: { direction: "down" } };
-  test("is a foot that lands, and neither one set down nor two that stay", () => {
+  test("is a foot that lands, and neither one set down slowly nor two that stay", () => {
     const codes = (variation: Variation, setting: Setting) => judge(noImpact, variation, setting).reasons.map(({ code }) => code);
-    expect(codes(down, { stepHeightM: 0.12 })).toContain("never");
+    expect(codes({ ...down, lowering: "fast" }, { stepHeightM: 0.12 })).toContain("never");
+    expect(codes(down, { stepHeightM: 0.12 })).not.toContain("never");
+    expect(codes({ ...raised, tags: { ...raised.tags, isImpact: true } }, even(0.66))).toContain("never");
     expect(codes(stepUp, { stepHeightM: 0.12 })).not.toContain("never");
     expect(codes(raised, even(0.66))).not.toContain("never");
   });

@@ -2,13 +2,14 @@ import { type Equipment, onHand } from "../catalogue/equipment";
 import { traitsOfRow } from "../catalogue/traits";
 import type { Tags, Variation } from "../catalogue/variation";
 import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, type NumberChannelId } from "../mechanics/channels";
-import { type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
+import { CHANNELS_OF_SITE, type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
 import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
 import { ask, type Asked, HEADLINE, WHOLE } from "../templates/ask";
 import { templateOf } from "../templates/form";
-import type { Setting } from "../templates/lever";
+import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
+import type { Assembled } from "./assemble";
 import type { FitContext } from "./context";
 import { tightest, type Use, usesOf } from "./use";
 
@@ -22,6 +23,7 @@ export type FitReason =
   | { code: "not-for"; limitId: string; instead: readonly string[] }
   | { code: "retired" | "kept-out" }
   | { code: "equipment-missing"; equipment: readonly Equipment[] }
+  | { code: "not-assembled"; lever: LeverId; value: number }
   | { code: "stand-in"; instead: Equipment; of: Equipment }
   | { code: "guard-rail"; channel: RailChannelId | "lowBackCompression"; value: number; most: number }
   | { code: "counterweight"; loadKg: number }
@@ -85,7 +87,7 @@ function limitReasons(
 }
 
 /** What a row outside the model leaves alone by its own tags; where they do not say so, a limit on it is not read. */
-function leavesAlone({ tags, trains }: Variation, channel: LimitChannelId | "bellyRoom"): boolean {
+function leavesAlone({ pattern, tags, trains }: Variation, channel: LimitChannelId | "bellyRoom"): boolean {
   const { knee, back, isForPregnancy = false } = tags;
   switch (channel) {
     case "kneeFlexion":
@@ -97,7 +99,7 @@ function leavesAlone({ tags, trains }: Variation, channel: LimitChannelId | "bel
     case "spineLoad":
       return back === 0;
     case "bellyRoom":
-      return isForPregnancy || (knee === 0 && back === 0 && !trains["hip-range"]);
+      return isForPregnancy || (pattern === "helper" && back <= TRIAL_UP_TO_RANK && !trains["hip-range"]);
     case "handWeight":
     case "legWeight":
       return false;
@@ -106,24 +108,27 @@ function leavesAlone({ tags, trains }: Variation, channel: LimitChannelId | "bel
 
 /** A bound holds for the high end of what a channel may come to, on the side it names, the rear leg like the front. */
 function overLimit(
-  { id: limitId, side }: Limit,
+  { id: limitId, side, owner }: Limit,
   { channel, most }: { channel: LimitChannelId; most: number },
   variation: Variation,
   asked: Extract<Asked, { ok: true }>,
 ): FitReason[] {
-  if (asked.isUnmodelled) return leavesAlone(variation, channel) ? [] : [{ code: "limit-unread", limitId }];
+  // a drill goes to the end of the client's own range and stops there; what a person said has to be asked
+  if (asked.isUnmodelled) return owner.kind === "measure" || leavesAlone(variation, channel) ? [] : [{ code: "limit-unread", limitId }];
   const bound = asked.demands.filter((d) => d.channel === channel && (side === "both" || d.side === "both" || d.side === side));
   const worst = bound.toSorted((a, b) => b.high - a.high)[0];
   if (!worst || worst.high <= most + SLACK) return [];
   return [{ code: "over-limit", limitId, channel, side: worst.side, value: worst.high, most }];
 }
 
-/** A foot that lands is impact, whatever the row says. */
+/** A foot that lands is impact, whatever the row says, unless the row sets it down slowly. */
 const LANDS_FROM_RANK = 2;
+/** How the body lies is the row's to say: a straight-leg lift sitting is not lying. */
+const LYING: readonly Tags["position"][] = ["on-the-back", "any"];
 const traitsOf = ({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation): Trait[] => [
-  ...traits,
+  ...traits.filter((trait) => trait !== "lying" || LYING.includes(variation.tags.position)),
   ...traitsOfRow(variation),
-  ...((ranks.impact ?? 0) >= LANDS_FROM_RANK ? (["impact"] as const) : []),
+  ...((ranks.impact ?? 0) >= LANDS_FROM_RANK && variation.lowering !== "slow" ? (["impact"] as const) : []),
 ];
 
 function railReasons({ careful, ownRange }: FitContext, { template }: Variation, demands: readonly Demand[]): FitReason[] {
@@ -137,6 +142,15 @@ function railReasons({ careful, ownRange }: FitContext, { template }: Variation,
   if (back > backRailN(careful)) reasons.push({ code: "guard-rail", channel: "lowBackCompression", value: back, most: backRailN(careful) });
   return reasons;
 }
+
+/** Levers that stand where nothing at hand comes to. */
+const unassembled = ({ kit: { assembled } }: FitContext, setting: Setting): FitReason[] =>
+  (Object.entries(assembled ?? {}) as [LeverId, readonly Assembled[]][]).flatMap(([lever, values]): FitReason[] => {
+    const value = setting[lever];
+    return value === undefined || values.some((each) => Math.abs(each.value - value) < 1e-6)
+      ? []
+      : [{ code: "not-assembled", lever, value }];
+  });
 
 /** A load without which this pose would fall over is a counterweight, and no proposal leans on one. */
 function counterweightReason({ subject }: FitContext, variation: Variation, setting: Setting): FitReason[] {
@@ -159,9 +173,13 @@ function unmeasured(
   if (ceilings.length === 0 && unusable.length === 0) return [{ code: "no-ceiling" }];
   return [
     ...unusable.map(({ ceiling: { id, channel, side } }): FitReason => ({ code: "ceiling-unusable", ceilingId: id, channel, side })),
-    ...unread.map(({ id, channel, side }): FitReason => ({ code: "ceiling-unread", ceilingId: id, channel, side })),
+    ...unread.map(({ id, channel, side }): FitReason =>
+      rankOn(variation.tags, channel) === 0
+        ? { code: "ladder-and-trial", because: "asks-little" }
+        : { code: "ceiling-unread", ceilingId: id, channel, side },
+    ),
     ...complaints
-      .filter((complaint) => !speaksFor(complaint, uses, ceilings))
+      .filter((complaint) => !speaksFor(complaint, variation.tags, uses, ceilings))
       .map(({ id, site, side }): FitReason => ({
         code: "complaint-unmeasured",
         complaintId: id,
@@ -179,6 +197,11 @@ function rankOf({ knee, back, legs, position }: Tags, site: Site): number {
   if (site === "hip") return position !== "standing" ? 0 : legs === "two" ? 1 : 2;
   return 0;
 }
+/** The same by the channel that a ceiling is on. */
+function rankOn(tags: Tags, channel: CeilingChannelId): number {
+  const site = (Object.keys(CHANNELS_OF_SITE) as Site[]).find((each) => CHANNELS_OF_SITE[each].includes(channel));
+  return site ? rankOf(tags, site) : Infinity;
+}
 const asksLittle = (complaints: readonly Complaint[], tags: Tags): boolean =>
   Math.max(tags.knee, tags.back, tags.balance) <= TRIAL_UP_TO_RANK &&
   complaints.every(({ site }) => rankOf(tags, site) <= TRIAL_UP_TO_RANK);
@@ -192,13 +215,14 @@ function outsideTheModel({ complaints, calmRows, limits, today }: FitContext, { 
   return isInstead ? { code: "ladder-and-trial", because: "taken-instead" } : { code: "not-in-the-model" };
 }
 
-/** Something measured on that site and side: read here, or a trunk's lean that means nothing lying down. */
-function speaksFor({ site, side }: Complaint, uses: readonly Use[], ceilings: FitContext["ceilings"]): boolean {
+/** Something measured on that site and side: read here, or of a row that asks nothing of it. A trunk's lean means nothing lying down. */
+function speaksFor({ site, side }: Complaint, tags: Tags, uses: readonly Use[], ceilings: FitContext["ceilings"]): boolean {
   const channels: readonly NumberChannelId[] = SPEAKS_FOR[site];
   if (channels.length === 0) return true;
   const isOf = (each: { channel: NumberChannelId; side: ChannelSide }): boolean =>
     channels.includes(each.channel) && (side === "both" || each.side === "both" || each.side === side);
-  return uses.some(isOf) || ceilings.some((ceiling) => ceiling.channel === "trunkLean" && isOf(ceiling));
+  if (uses.some(isOf)) return true;
+  return ceilings.some((ceiling) => isOf(ceiling) && (ceiling.channel === "trunkLean" || rankOf(tags, site) === 0));
 }
 
 function ceilingReason(uses: readonly Use[]): FitReason | null {
@@ -252,6 +276,7 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
     ...railReasons(context, variation, asked.demands),
     ...counterweightReason(context, variation, setting),
     ...(missing.length > 0 ? [{ code: "equipment-missing" as const, equipment: missing }] : []),
+    ...unassembled(context, setting),
   ];
   const byCeiling = ceilingReason(uses);
   const open: FitReason[] = [

@@ -14,7 +14,14 @@ export function leverValues({ lever, min, max }: Pick<OwnRange, "lever" | "min" 
   const values = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => roundTo((first + i) * increment, increment));
   return harderOf(lever) === "less" ? values.reverse() : values;
 }
-export const valuesOn = ({ kit }: Pick<FitContext, "kit">, range: OwnRange): number[] => leverValues(range, kit.increments[range.lever]);
+/** What can be assembled where that is known, else by the lever's increment. */
+export function valuesOn({ kit }: Pick<FitContext, "kit">, range: OwnRange): number[] {
+  const { lever, min, max } = range;
+  const assembled = kit.assembled?.[lever];
+  if (!assembled) return leverValues(range, kit.increments[lever]);
+  const values = assembled.map(({ value }) => value).filter((value) => value >= min - 1e-9 && value <= max + 1e-9);
+  return harderOf(lever) === "less" ? values.reverse() : values;
+}
 
 /** Of the values the equipment allows, the one nearest to where a hand has moved the lever. */
 export function nearestOnHand(context: Pick<FitContext, "kit">, range: OwnRange, wanted: number): number {

@@ -10,8 +10,11 @@ import { fitCatalogue, fitVariation, leverCeilings, shownOnce } from "./search";
 const context = contextWith();
 const found = (of: ReturnType<typeof contextWith>, id: string) => fitCatalogue(of, CATALOGUE).find((each) => each.variationId === id);
 
-const easiest = (id: string, setting: Setting, range: OwnRange) =>
-  valuesOn(context, range).find((value) => judge(context, variationById(id), withLever(setting, range.lever, value)).isPossible);
+function easiest(id: string, setting: Setting, range: OwnRange) {
+  const at = (value: number) => judge(context, variationById(id), withLever(setting, range.lever, value), "headline");
+  const values = valuesOn(context, range);
+  return values.find((value) => isWithin(at(value), Infinity)) ?? values.find((value) => at(value).isPossible);
+}
 
 describe("a fit", () => {
   test("asks at most the target use of the tightest ceiling where a lever can do it", () => {

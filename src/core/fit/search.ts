@@ -73,16 +73,17 @@ function humbly(context: FitContext, setting: Setting, range: OwnRange, solved: 
   return !isGoverned && isHarder(range.lever, solved, now) ? now : solved;
 }
 
+/** The easiest value that keeps inside limits and rails; where none does, the easiest that can be done at all. */
 function easiestPossible(context: FitContext, variation: Variation, setting: Setting, range: OwnRange): number {
   const values = valuesOn(context, range);
-  const isPossible = (value: number): boolean => judge(context, variation, withLever(setting, range.lever, value), "headline").isPossible;
-  return values.find(isPossible) ?? values[0] ?? range.start;
+  const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
+  return values.find((value) => isWithin(at(value), Infinity)) ?? values.find((value) => at(value).isPossible) ?? values[0] ?? range.start;
 }
 
 function openingOf(context: FitContext, variation: Variation, judgement: Judgement, start: Setting): Opening | null {
   if (judgement.state !== "closed") return null;
   const [reason] = judgement.reasons;
-  if (reason.code === "equipment-missing") return { kind: "equipment" };
+  if (reason.code === "equipment-missing" || reason.code === "not-assembled") return { kind: "equipment" };
   if (reason.code === "never" || reason.code === "not-for") return { kind: "limit-ends", limitId: reason.limitId };
   const { setting, met } = solveSetting(context, variation, start, 1);
   if (met) {

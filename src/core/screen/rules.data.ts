@@ -43,7 +43,7 @@ const DEEP = "S21 S22 S23 S33 L28 L29";
 /** What stands and is loaded by body weight, before a replaced knee is straight and bends. */
 const STANDING_STRENGTH =
   "S04 S05 S06 S07 S08 S10 S11 S12 S13 S15 S16 S17 S18 S19 S20 S21 S22 S23 S24 S25 S26 S27 S28 S29 S31 S32 S33 S34 S35 S36 S37 S38 S39 S40 " +
-  "L01 L02 L05 L06 L07 L08 L09 L10 L11 L12 L13 L14 L15 L16 L17 L18 L19 L20 L21 L22 L23 L24 L25 L26 L27 L28 L29 L31 A05 A17 K09 K10 H25 H26 H27";
+  "L01 L02 L03 L04 L05 L06 L07 L08 L09 L10 L11 L12 L13 L14 L15 L16 L17 L18 L19 L20 L21 L22 L23 L24 L25 L26 L27 L28 L29 L31 A05 A17 K09 K10 H25 H26 H27";
 
 export const SCREEN_RULES: readonly ScreenRule[] = [
   { id: "arthritis-impact", condition: "knee-arthritis", ...never("impact"), source: TRADE },

@@ -75,6 +75,8 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
       return "Known, and kept out of what this trade's clients do.";
     case "equipment-missing":
       return `Not on hand: ${equipmentText(reason.equipment)}.`;
+    case "not-assembled":
+      return `Nothing here comes to ${leverPhrase(reason.lever, reason.value, units)}.`;
     case "stand-in":
       return `The ${kitName(reason.of)} is not here: the ${kitName(reason.instead)} does.`;
     case "guard-rail":
