@@ -27,6 +27,7 @@ const CORE = [
   "mechanics",
   "templates",
   "catalogue",
+  "school",
   "limits",
   "screen",
   "assess",

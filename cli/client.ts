@@ -1,7 +1,7 @@
 import { bodyFromMeasure } from "../src/core/body/body";
 import { CATALOGUE, isInCatalogue, variationById } from "../src/core/catalogue/catalogue";
 import { STUDIES } from "../src/core/catalogue/studies.data";
-import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext } from "../src/core/fit/context";
+import { DEFAULT_KIT, type FitContext } from "../src/core/fit/context";
 import { type Ceiling, ceilingsFromCalmPose } from "../src/core/limits/ceiling";
 import { isBack } from "../src/core/limits/complaint";
 import { DEFAULT_POSTURE } from "../src/core/mechanics/posture";
@@ -13,7 +13,7 @@ import type { Subject } from "../src/core/templates/template";
 import { type FitInput, type PlaceInput } from "../src/schemas/core-input.schema";
 import { carefulFrom, dayProblem } from "../src/core/screen/screen";
 import { findingIssues } from "./assess";
-import { answersFrom, kitFrom, toldLimits } from "./told";
+import { answersFrom, kitFrom, schoolFrom, toldLimits } from "./told";
 import type { SubjectInput } from "../src/schemas/subject.schema";
 
 /** One client as the command line reads one: body, place, range and everything that decides what fits. */
@@ -129,6 +129,7 @@ const named = (id: string, otherwise: string, i: number): string => (id === othe
 
 export function contextFrom(input: FitInput): FitContext {
   const subject = clientFrom(input);
+  const school = schoolFrom(input.school);
   const { complaints = [], careful: said = [] } = input;
   const careful = [...new Set([...said, ...carefulFrom(answersFrom(input))])];
   return {
@@ -150,7 +151,7 @@ export function contextFrom(input: FitInput): FitContext {
       increments: { ...DEFAULT_KIT.increments, ...input.increments },
       ...kitFrom(input),
     },
-    school: DEFAULT_SCHOOL,
-    targetUseFraction: input.targetUseFraction ?? DEFAULT_TARGET_USE,
+    school,
+    targetUseFraction: input.targetUseFraction ?? school.targetUseFraction,
   };
 }

@@ -3,10 +3,12 @@ import { bodyFromMeasure } from "../src/core/body/body";
 import { CATALOGUE, variationById } from "../src/core/catalogue/catalogue";
 import { PATTERNS } from "../src/core/catalogue/variation";
 import { recipeOf } from "../src/core/fit/assemble";
-import { DEFAULT_SCHOOL, SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
+import { SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
+import { DEFAULT_SCHOOL } from "../src/core/school/school";
 import { type FitReason, judge } from "../src/core/fit/judge";
 import { ceilingTable, confidenceOf } from "../src/core/fit/ceiling-table";
-import { fitCatalogue } from "../src/core/fit/search";
+import { compareSchools } from "../src/core/fit/compare";
+import { fitCatalogue, fitVariation } from "../src/core/fit/search";
 import { headlineOf, solveLever } from "../src/core/fit/solve";
 import { stairAround, stairToGoal } from "../src/core/fit/stair";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../src/core/fit/step";
@@ -15,6 +17,7 @@ import { strapLean } from "../src/core/mechanics/levers";
 import { decide } from "../src/core/progress/decide";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
+import { differencesOf, NUMBER_BOUNDS, type SchoolNumbers } from "../src/core/school/school";
 import { RULE } from "../src/core/screen/screen";
 import type { LeverId } from "../src/core/templates/lever";
 import { ask, WHOLE } from "../src/core/templates/ask";
@@ -29,6 +32,12 @@ import {
   demandInputSchema,
   type DemandInput,
   fitInputSchema,
+  catalogueInputSchema,
+  type CatalogueInput,
+  compareInputSchema,
+  type CompareInput,
+  neighboursInputSchema,
+  type NeighboursInput,
   type FitInput,
   matchInputSchema,
   type MatchInput,
@@ -46,6 +55,7 @@ import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
 import { runScreen, screenIssues } from "./screen";
 import { runStandard } from "./standards";
+import { schoolFrom } from "./told";
 import { clientFrom, contextFrom, fitIssues, formById, leverIssues, placeIssues, rangeAsked, subjectFrom } from "./client";
 
 /** One command: JSON in, JSON out. `check` finds what only a body or a row can tell, after the schema has passed. */
@@ -132,6 +142,47 @@ function runFit(input: FitInput): unknown {
   });
 }
 
+const codeOf = (id: string): string => variationById(id).code;
+/** Two schools on one client: what each opens, takes first and does next, where they differ. */
+function runCompare({ schools: [a, b], ...fit }: CompareInput): unknown {
+  const schools = { a: schoolFrom(a), b: schoolFrom(b) };
+  const wanted = fit.patterns ?? (fit.pattern ? [fit.pattern] : PATTERNS);
+  const { rows, first } = compareSchools(contextFrom(fit), schools, wanted);
+  return {
+    differences: differencesOf(schools.a, schools.b),
+    numbers: Object.fromEntries(
+      (Object.keys(NUMBER_BOUNDS) as (keyof SchoolNumbers)[]).map((name) => [name, [schools.a[name], schools.b[name]]]),
+    ),
+    rows: rows.map(({ variationId, ...seen }) => ({ code: codeOf(variationId), variationId, ...seen })),
+    first: first.map(({ pattern, ...taken }) => ({
+      pattern,
+      ...Object.fromEntries(Object.entries(taken).map(([name, of]) => [name, of && { code: codeOf(of.place.variationId), ...of }])),
+    })),
+  };
+}
+
+/** One step either way of a rung, and the rows beside it on the ladder. */
+function runNeighbours({ variationId, setting, dose, ...fit }: NeighboursInput): unknown {
+  const context = contextFrom(fit);
+  const { easier, harder, dose: usual } = variationById(variationId);
+  const place = { variationId, setting };
+  const beside = (ids: readonly string[]): object[] =>
+    ids.map((id) => {
+      const { state, setting: fitted, reasons } = fitVariation(context, variationById(id));
+      return { code: codeOf(id), variationId: id, state, setting: fitted, reason: withRule(reasons[0]) };
+    });
+  return {
+    ease: easeOnce(context, place, dose ?? usual),
+    build: buildOnce(context, place, dose ?? usual),
+    easier: beside(easier),
+    harder: beside(harder),
+  };
+}
+
+/** Rows of the catalogue as plain data. */
+const runCatalogue = ({ codes, patterns }: CatalogueInput): unknown =>
+  CATALOGUE.filter(({ code, pattern }) => (codes?.includes(code) ?? true) && (patterns?.includes(pattern) ?? true));
+
 /** Every bound of every channel and side, the one that binds first. */
 function runCeilings({ provisional = [], ...fit }: CeilingsInput): unknown {
   const context = contextFrom(fit);
@@ -147,6 +198,7 @@ function runDecide({ variationId, setting, dose, sessions, clearances = [], pain
   );
   return decide({
     today: fit.today,
+    sessionsToBuild: context.school.sessionsToBuild,
     dose,
     sessions,
     openWarnings: openWarnings(
@@ -215,6 +267,23 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     schema: fitInputSchema,
     check: fitIssues,
     run: runFit,
+  },
+  compare: {
+    summary: "Two schools on one client: what each opens, takes first and does next, where they differ",
+    schema: compareInputSchema,
+    check: fitIssues,
+    run: runCompare,
+  },
+  neighbours: {
+    summary: "One step easier and harder of a rung, by one lever, and the rows beside it on the ladder",
+    schema: neighboursInputSchema,
+    check: (input: NeighboursInput) => [...fitIssues(input), ...placeIssues(clientFrom(input), input, "", true)],
+    run: runNeighbours,
+  },
+  catalogue: {
+    summary: "Rows of the catalogue as plain data, by code or pattern; all of them where neither is said",
+    schema: catalogueInputSchema,
+    run: runCatalogue,
   },
   decide: {
     summary: "Ease, hold, build, rest or stop, with reasons",

@@ -43,6 +43,9 @@ describe("the command line", () => {
       "stair",
       "calibrate",
       "fit",
+      "compare",
+      "neighbours",
+      "catalogue",
       "decide",
       "screen",
       "assess",
@@ -356,5 +359,55 @@ describe("the command line", () => {
       answer: { problems: [{ path: "answers.conditions.0.day", code: "day.future" }] },
     });
     expect(ask("screen", { answers: { ...answers, clearance: { kind: "cleared" } }, today }).exitCode).toBe(2);
+  });
+
+  test("compares two schools, steps to either side of a rung, and gives the catalogue as data", () => {
+    const compare = ask("compare", {
+      ...CLIENT,
+      calmPose: CALM,
+      schools: ["mainstream", { preset: "gentle", numbers: { sessionsToBuild: 4 } }],
+      patterns: ["squat"],
+    });
+    expect(compare).toMatchObject({ exitCode: 0, answer: { numbers: { sessionsToBuild: [2, 4] } } });
+    const { rows, differences } = compare.answer as { rows: { code: string; b: { state: string } }[]; differences: { axisId: string }[] };
+    expect(rows.find(({ code }) => code === "S21")?.b.state).toBe("closed");
+    expect(differences.map(({ axisId }) => axisId)).toContain("depth");
+    expect(ask("compare", { ...CLIENT, schools: ["mainstream", "heroic"] }).exitCode).toBe(2);
+    const rung = { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.66 } };
+    const { easier, build } = ask("neighbours", { ...CLIENT, calmPose: CALM, ...rung }).answer as {
+      easier: { code: string }[];
+      build: object | null;
+    };
+    expect(easier.map(({ code }) => code)).toEqual(["S01"]);
+    expect(build).toMatchObject({ tread: { variationId: "raised-sit-to-stand" } });
+    const catalogue = ask("catalogue", { codes: ["S02", "M11"] }).answer as { code: string }[];
+    expect(catalogue.map(({ code }) => code)).toEqual(["S02", "M11"]);
+    expect((ask("catalogue", {}).answer as object[]).length).toBe(208);
+  });
+  test("fits by what is said in short, and answers a slip with its path", () => {
+    const told = (more: object) => ask("fit", { ...CLIENT, ...more });
+    const rows = (more: object) => told(more).answer as { code: string; state: string; reasons: { code: string }[]; recipe: object }[];
+    expect(told({ conditions: [{ kind: "pregnancy", dueDay: "2028-01-01" }] })).toMatchObject({
+      exitCode: 2,
+      answer: { problems: [{ path: "conditions.0.dueDay", code: "day.too-far" }] },
+    });
+    expect(told({ conditions: [{ kind: "vertigo" }] }).exitCode).toBe(2);
+    const home = rows({ place: "home", patterns: ["squat"] });
+    expect(home.find(({ code }) => code === "S35")).toMatchObject({ state: "closed", reasons: [{ code: "equipment-missing" }, {}] });
+    const room = [
+      { kind: "chair", heightM: 0.46 },
+      { kind: "cushion", thicknessM: 0.05, count: 4 },
+    ];
+    const raised = rows({ calmPose: CALM, equipment: room, patterns: ["squat"] }).find(({ code }) => code === "S02");
+    expect(raised?.recipe).toMatchObject({
+      seatHeightM: [
+        { kind: "chair", size: 0.46, count: 1 },
+        { kind: "cushion", size: 0.05 },
+      ],
+    });
+    const tuck = rows({ findings: { pelvisTuckKneeBendDeg: 70, kneels: false }, patterns: ["squat", "helper"] });
+    expect(tuck.find(({ code }) => code === "A13")).toMatchObject({ state: "closed", reasons: [{ code: "never" }, {}] });
+    const deep = tuck.find(({ code }) => code === "S21") as { setting?: { kneeFlexionDeg?: number } } | undefined;
+    expect(deep?.setting?.kneeFlexionDeg).toBeLessThanOrEqual(70);
   });
 });

@@ -10,7 +10,8 @@ import type { ChannelSide, Side } from "../src/core/mechanics/channels";
 import { ALWAYS, type OwnCondition, ruleLimits, type ScreenAnswers } from "../src/core/screen/screen";
 import { ask, AT_THE_POSE } from "../src/core/templates/ask";
 import type { Subject } from "../src/core/templates/template";
-import { CONDITION_WORDS, type ShortFindings, type ToldInput } from "../src/schemas/fit-input.schema";
+import { type School, schoolOf } from "../src/core/school/school";
+import { CONDITION_WORDS, type SchoolInput, type ShortFindings, type ToldInput } from "../src/schemas/fit-input.schema";
 
 /** What a script says of a client in short, as the record would hold it. */
 
@@ -93,3 +94,6 @@ export function kitFrom({ equipment, place = "studio" }: ToldInput): Pick<Kit, "
   const items = equipment.map((item): KitItem => (typeof item === "string" ? { kind: item } : item));
   return { equipment: [...new Set(items.map(({ kind }) => kind))], assembled: assembledFrom(items) };
 }
+
+export const schoolFrom = (school: SchoolInput = "mainstream"): School =>
+  schoolOf(typeof school === "string" ? { preset: school } : school);

@@ -8,6 +8,7 @@ import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
 import type { BandTable } from "../core/mechanics/band";
 import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/channels";
 import type { PostureRule } from "../core/mechanics/posture";
+import type { SchoolChoice } from "../core/school/school";
 import type { ScreenAnswers } from "../core/screen/screen";
 import type { StoredSetting } from "./setting";
 import { scoped } from "./columns";
@@ -69,6 +70,22 @@ export const FindingRow = defineEntity({
     value: p.double().$type<number>(),
     setUp: p.json<SetUp>(),
     note: p.string(),
+  },
+});
+
+/** The school a client is trained by; the latest counts. */
+export const SchoolChoiceRow = defineEntity({
+  name: "SchoolChoiceRow",
+  tableName: "school_choice",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    day: p.date(),
+    by: p.string(),
+    preset: p.string().$type<SchoolChoice["preset"]>(),
+    positions: p.json<SchoolChoice["positions"]>(),
+    numbers: p.json<SchoolChoice["numbers"]>(),
+    reason: p.string(),
   },
 });
 
@@ -239,6 +256,7 @@ export const clientEntities = [
   ClientRevisionRow,
   ScreenRow,
   FindingRow,
+  SchoolChoiceRow,
   LetterRow,
   ComplaintRow,
   BodyMeasureRow,

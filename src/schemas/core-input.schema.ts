@@ -14,7 +14,7 @@ import { LEVER_IDS, type LeverId, type LeverKind, type Setting } from "../core/t
 import { bodyMeasureSchema } from "./body.schema";
 import { ALWAYS } from "../core/screen/screen";
 import { channelSide, day, lever, settingSchema, side, within, words } from "./fields";
-import { toldKeys, type ToldInput } from "./fit-input.schema";
+import { schoolInputSchema, type SchoolInput, toldKeys, type ToldInput } from "./fit-input.schema";
 import { calmPoseKeys, isEndedBeforeBegun, ruleSchema } from "./limit.schema";
 import { doseSchema } from "./plan.schema";
 import { subjectKeys, type SubjectInput } from "./subject.schema";
@@ -164,6 +164,29 @@ const fitKeys = {
   targetUseFraction: within({ min: 0.1, max: 1 }),
 };
 export const fitInputSchema = Joi.object<FitInput>(fitKeys).required();
+
+export interface CompareInput extends FitInput {
+  /** The two schools side by side. */
+  schools: [SchoolInput, SchoolInput];
+}
+export const compareInputSchema = Joi.object<CompareInput>({
+  ...fitKeys,
+  schools: Joi.array().items(schoolInputSchema).length(2).required(),
+}).required();
+
+export interface NeighboursInput extends FitInput, PlaceInput {
+  dose?: Dose;
+}
+export const neighboursInputSchema = Joi.object<NeighboursInput>({ ...fitKeys, ...placeKeys, dose: doseSchema }).required();
+
+export interface CatalogueInput {
+  codes?: string[];
+  patterns?: Pattern[];
+}
+export const catalogueInputSchema = Joi.object<CatalogueInput>({
+  codes: Joi.array().items(Joi.string().max(8)).max(300),
+  patterns: Joi.array().items(Joi.string().valid(...PATTERNS)),
+}).required();
 
 export interface CeilingsInput extends FitInput {
   /** Ceilings that no calm morning has confirmed yet; those of `calmPose` never are. */

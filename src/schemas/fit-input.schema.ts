@@ -5,6 +5,8 @@ import type { Day } from "../core/day";
 import type { ChannelSide, Side } from "../core/mechanics/channels";
 import { CONDITION_IDS } from "../core/screen/conditions.data";
 import { findingsSchema } from "./assess.schema";
+import { PRESET_IDS, type PresetId, type SchoolNumbers } from "../core/school/school";
+import { schoolKeys } from "./school.schema";
 import { channelSide, day, side, within } from "./fields";
 
 /** Other words for a condition, as scripts write them. */
@@ -44,14 +46,18 @@ export interface KitInput {
   massKg?: number;
   count?: number;
 }
+/** A preset by name, or one with what is held otherwise. */
+export type SchoolInput = PresetId | { preset: PresetId; positions?: Record<string, string>; numbers?: Partial<SchoolNumbers> };
 export interface ToldInput {
   conditions?: ConditionInput[];
   activity?: { active: boolean; monthsActive: number };
   findings?: Finding[] | ShortFindings;
   place?: Place;
   equipment?: (Equipment | KitInput)[];
+  school?: SchoolInput;
 }
 
+export const schoolInputSchema = Joi.alternatives(Joi.string().valid(...PRESET_IDS), Joi.object(schoolKeys));
 const bySide = Joi.object({ left: Joi.boolean(), right: Joi.boolean() });
 const kind = Joi.string().valid(...EQUIPMENT);
 export const toldKeys = {
@@ -87,6 +93,7 @@ export const toldKeys = {
       kneels: Joi.boolean(),
     }),
   ),
+  school: schoolInputSchema,
   place: Joi.string().valid(...PLACES),
   equipment: Joi.array()
     .items(

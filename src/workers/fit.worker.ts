@@ -1,10 +1,12 @@
 import { expose } from "comlink";
 import { variationById, variationsOf } from "../core/catalogue/catalogue";
 import type { Pattern } from "../core/catalogue/variation";
+import { compareSchools } from "../core/fit/compare";
 import type { FitContext, Place } from "../core/fit/context";
 import { fitCatalogue, leverCeilings } from "../core/fit/search";
 import { stairAround, stairToGoal } from "../core/fit/stair";
 import { easeByLever, nextBuild } from "../core/fit/step";
+import type { School } from "../core/school/school";
 import type { Setting } from "../core/templates/lever";
 
 /** How much of the stair is in view around a rung. */
@@ -19,6 +21,7 @@ const work = {
     build: nextBuild(context, place),
     leverCeilings: leverCeilings(context, variationById(place.variationId), place.setting),
   }),
+  compare: (context: FitContext, a: School, b: School) => compareSchools(context, { a, b }),
   route: (context: FitContext, from: Place, goal: Place) => stairToGoal(context, from, goal),
 };
 export type FitWork = typeof work;

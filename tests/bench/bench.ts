@@ -1,7 +1,8 @@
 import { type Body, bodyFromMeasure } from "../../src/core/body/body";
 import { CATALOGUE, variationById } from "../../src/core/catalogue/catalogue";
 import type { Variation } from "../../src/core/catalogue/variation";
-import { DEFAULT_KIT, DEFAULT_SCHOOL, type FitContext } from "../../src/core/fit/context";
+import { DEFAULT_KIT, type FitContext } from "../../src/core/fit/context";
+import { DEFAULT_SCHOOL } from "../../src/core/school/school";
 import { judge } from "../../src/core/fit/judge";
 import { isWithin, leverValues } from "../../src/core/fit/on-hand";
 import { fitCatalogue, hardestWithin } from "../../src/core/fit/search";

@@ -38,6 +38,7 @@ test("the whole loop by mouse, with a knee limited to 95 degrees by a surgeon", 
   const before = await percentOf(page, "kneecapStress");
   const seat = page.getByRole("slider", { name: "Seat height on the figure" });
   const seatBefore = Number(await seat.getAttribute("aria-valuenow"));
+  await seat.scrollIntoViewIfNeeded();
   const box = await seat.boundingBox();
   if (!box) throw new Error("no seat");
   await page.mouse.move(box.x + box.width / 3, box.y + box.height / 2);

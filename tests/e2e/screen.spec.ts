@@ -119,7 +119,7 @@ test("a sign said before training stops planning until it is cleared by name; a 
   await page.getByRole("button", { name: "Keep these" }).click();
   await expect(limits(page)).toContainText("No impact, by rule");
   await follows(page)
-    .getByRole("button", { name: /^Set aside/ })
+    .getByRole("button", { name: /^Set aside: No landing/ })
     .click();
   await page.getByRole("textbox", { name: /^Why it is set aside/ }).fill("Danced all summer without a word from it");
   await page.getByRole("button", { name: "Set it aside" }).click();

@@ -6,6 +6,7 @@ import type { Complaint } from "../limits/complaint";
 import type { Day } from "../day";
 import type { Limit } from "../limits/limit";
 import type { Careful, RailChannelId } from "../limits/rails";
+import type { School } from "../school/school";
 import { LEVER_IDS, type LeverId, type LeverKind, LEVERS, type Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 
@@ -30,24 +31,10 @@ export const kitWithCushion = (cushionM: number): Kit => ({ ...DEFAULT_KIT, felt
 /** Thinner is no cushion, thicker no longer one. */
 export const CUSHION_LIMITS_M = { min: 0.01, max: 0.15 } as const;
 
-/** The rules a trainer works by, as far as fitting needs them. */
-export interface School {
-  /** Below the first, a change at a kept posture is small; above the second it is too big a jump. */
-  smallRiserFraction: number;
-  largestRiserFraction: number;
-  /** What is built first. Support first frees the hands before the seat is lowered. */
-  buildOrder: readonly LeverKind[];
-}
-export const DEFAULT_SCHOOL: School = {
-  smallRiserFraction: 0.05,
-  largestRiserFraction: 0.12,
-  buildOrder: ["support", "range", "load"],
-};
 /** Easing gives back what is quickest to give: load, then range, then hands. */
 export const EASE_ORDER: readonly LeverKind[] = ["load", "range", "support"];
 /** Between variations whose posture is assumed, a smaller difference than this is none. */
 export const SAME_BETWEEN_FRACTION = 0.2;
-export const DEFAULT_TARGET_USE = 0.7;
 
 /** Everything about one client today that decides what fits. */
 export interface FitContext {

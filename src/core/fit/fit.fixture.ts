@@ -4,7 +4,8 @@ import { type Ceiling, ceilingsFromCalmPose } from "../limits/ceiling";
 import type { Complaint, LimitedBy } from "../limits/complaint";
 import type { Limit } from "../limits/limit";
 import { DEFAULT_POSTURE } from "../mechanics/posture";
-import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext } from "./context";
+import { DEFAULT_KIT, type FitContext } from "./context";
+import { DEFAULT_SCHOOL } from "../school/school";
 
 /** One invented client for tests: a sore right knee, calm on a 58 cm seat. */
 export const BODY = bodyFromMeasure({ heightM: 1.68, massKg: 74, sex: "female" });
@@ -63,6 +64,6 @@ export const contextWith = (more: Partial<FitContext> = {}): FitContext => ({
   today: "2026-11-26",
   kit: DEFAULT_KIT,
   school: DEFAULT_SCHOOL,
-  targetUseFraction: DEFAULT_TARGET_USE,
+  targetUseFraction: DEFAULT_SCHOOL.targetUseFraction,
   ...more,
 });

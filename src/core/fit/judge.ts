@@ -5,6 +5,7 @@ import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, ty
 import { CHANNELS_OF_SITE, type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
 import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
+import { leavingsOf } from "../school/school";
 import { ask, type Asked, HEADLINE, WHOLE } from "../templates/ask";
 import { templateOf } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
@@ -21,6 +22,7 @@ export type FitReason =
   | { code: "never"; limitId: string; what: Trait }
   | { code: "limit-unread"; limitId: string }
   | { code: "not-for"; limitId: string; instead: readonly string[] }
+  | { code: "school"; axisId: string; positionId: string; instead: readonly string[] }
   | { code: "retired" | "kept-out" }
   | { code: "equipment-missing"; equipment: readonly Equipment[] }
   | { code: "not-assembled"; lever: LeverId; value: number }
@@ -142,6 +144,12 @@ function railReasons({ careful, ownRange }: FitContext, { template }: Variation,
   if (back > backRailN(careful)) reasons.push({ code: "guard-rail", channel: "lowBackCompression", value: back, most: backRailN(careful) });
   return reasons;
 }
+
+/** What the school leaves out: the trainer may take it all the same, with a reason. */
+const schoolReasons = ({ school, careful }: FitContext, { code }: Variation): FitReason[] =>
+  leavingsOf(school, careful.includes("back")).flatMap(({ axisId, positionId, codes, instead }): FitReason[] =>
+    codes.includes(code) ? [{ code: "school", axisId, positionId, instead }] : [],
+  );
 
 /** Levers that stand where nothing at hand comes to. */
 const unassembled = ({ kit: { assembled } }: FitContext, setting: Setting): FitReason[] =>
@@ -273,6 +281,7 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
     ...forbidden,
     ...(variation.isRetired ? [{ code: "retired" as const }] : []),
     ...(variation.isKeptOut ? [{ code: "kept-out" as const }] : []),
+    ...schoolReasons(context, variation),
     ...railReasons(context, variation, asked.demands),
     ...counterweightReason(context, variation, setting),
     ...(missing.length > 0 ? [{ code: "equipment-missing" as const, equipment: missing }] : []),

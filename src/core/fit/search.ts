@@ -170,6 +170,10 @@ export function fitCatalogue(context: FitContext, variations: readonly Variation
     );
 }
 
+/** What is proposed before anything is picked: the first of the list that the model can draw and weigh, else the first. */
+export const firstOf = (candidates: readonly Candidate[]): Candidate | undefined =>
+  candidates.find(({ variationId, state }) => state !== "closed" && variationById(variationId).template !== "no-model") ?? candidates[0];
+
 /** One set-up for this client, and the other rows that are the same here. */
 export interface Shown {
   candidate: Candidate;

@@ -40,9 +40,9 @@ export interface Complaint {
 export const sideToWatch = (complaints: readonly Complaint[]): Side =>
   complaints.map(({ side }) => side).find((side): side is Side => side !== "both") ?? "right";
 
-/** The strictest agreed number: what holds where nobody said which complaint a pain was of. */
-export const strictestLimitScore = (complaints: readonly Pick<Complaint, "painLimitScore">[]): number =>
-  Math.min(3, ...complaints.map(({ painLimitScore }) => painLimitScore));
+/** The strictest agreed number, never over the school's: what holds where nobody said which complaint a pain was of. */
+export const strictestLimitScore = (complaints: readonly Pick<Complaint, "painLimitScore">[], schoolsScore = 3): number =>
+  Math.min(schoolsScore, ...complaints.map(({ painLimitScore }) => painLimitScore));
 /** The usual pain of the joint that hurts most. */
 export const usualScoreOf = (complaints: readonly Pick<Complaint, "usualPainScore">[]): number =>
   Math.max(0, ...complaints.map(({ usualPainScore }) => usualPainScore));

@@ -26,6 +26,7 @@ const at = (context: FitContext, place = PLACE): Omit<DecisionInput, "sessions">
   dose: DOSE,
   openWarnings: [],
   painLimitScore: 3,
+  sessionsToBuild: 2,
   provisional: false,
   current: judge(context, variationById(place.variationId), place.setting),
   ease: easeOnce(context, place, DOSE),

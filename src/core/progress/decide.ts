@@ -28,6 +28,8 @@ export interface DecisionInput {
   /** Warnings that no clinician has cleared, of any session or morning, however long ago. */
   openWarnings: readonly Warning[];
   painLimitScore: number;
+  /** Good sessions in a row that a build takes: the school's. */
+  sessionsToBuild: number;
   /** The ceiling has not been confirmed by a calm morning. */
   provisional: boolean;
   /** The rung as it stands today. */
@@ -78,7 +80,6 @@ export interface Decision {
   reasons: readonly [DecisionReason, ...DecisionReason[]];
 }
 
-export const SESSIONS_TO_BUILD = 2;
 export const TANK_MARGIN = 2;
 
 type Setback = { reason: DecisionReason; by: "stop" | "one" | "two" };
@@ -194,9 +195,10 @@ export function decide(input: DecisionInput): Decision {
   if (back) return eased(back.by === "two" ? input.easeTwice : input.ease, back.reason);
   const short = shortfall(last, input.dose);
   if (short) return decided("hold", null, short);
-  const counted = sessions.slice(-SESSIONS_TO_BUILD);
+  const { sessionsToBuild } = input;
+  const counted = sessions.slice(-sessionsToBuild);
   const allCount = counted.every((session) => !setback(session, input.painLimitScore) && !shortfall(session, input.dose));
-  if (counted.length < SESSIONS_TO_BUILD || !allCount) return decided("hold", null, { code: "earned-once", needed: SESSIONS_TO_BUILD });
+  if (counted.length < sessionsToBuild || !allCount) return decided("hold", null, { code: "earned-once", needed: sessionsToBuild });
   return built(input);
 }
 

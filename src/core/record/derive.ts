@@ -1,9 +1,9 @@
 import { variationById } from "../catalogue/catalogue";
 import type { Pattern } from "../catalogue/variation";
-import { DEFAULT_KIT, DEFAULT_SCHOOL, DEFAULT_TARGET_USE, type FitContext, kitWithCushion } from "../fit/context";
+import { DEFAULT_KIT, type FitContext, kitWithCushion } from "../fit/context";
 import { judge } from "../fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
-import { isBack, strictestLimitScore } from "../limits/complaint";
+import { isBack } from "../limits/complaint";
 import type { Day } from "../day";
 import type { Careful } from "../limits/rails";
 import type { Side } from "../mechanics/channels";
@@ -14,6 +14,7 @@ import { carefulFrom } from "../screen/screen";
 import { ceilingsToday } from "./ceilings";
 import { calmLoads, calmRows, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, plannedOf, responseTo } from "./history";
 import type { ClientRecord, ItemFact, PrescriptionFact, RungFact, SessionFact } from "./record";
+import { painLimitOf, schoolIn } from "./school";
 import { subjectOf } from "./subject";
 
 const carefulOf = ({ complaints, screen }: ClientRecord): Careful[] => [
@@ -25,6 +26,7 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side):
   const own = subjectOf(record);
   if (!own) return null;
   const subject = leadSide ? { ...own, leadSide } : own;
+  const school = schoolIn(record);
   const { usable, unusable } = ceilingsToday(record, today);
   return {
     subject,
@@ -38,8 +40,8 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side):
     ownRange: ownRange(record, subject),
     today,
     kit: record.cushionM === null ? DEFAULT_KIT : kitWithCushion(record.cushionM),
-    school: DEFAULT_SCHOOL,
-    targetUseFraction: DEFAULT_TARGET_USE,
+    school,
+    targetUseFraction: school.targetUseFraction,
   };
 }
 
@@ -108,7 +110,8 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     dose,
     sessions: outcomesAtRung(record, session, planned),
     openWarnings: openWarningsOf(record),
-    painLimitScore: strictestLimitScore(record.complaints),
+    painLimitScore: painLimitOf(record),
+    sessionsToBuild: context.school.sessionsToBuild,
     provisional: context.ceilings.some((ceiling) => isCeilingProvisional(record, context.subject, ceiling)),
     current: judge(context, variationById(rung.variationId), dose.mixed?.setting ?? rung.setting), // the hardest of its sets
     ease: easeOnce(context, rung, dose),

@@ -4,7 +4,6 @@ import { variationById } from "../catalogue/catalogue";
 import type { Pattern } from "../catalogue/variation";
 import type { FitContext } from "../fit/context";
 import { type AnsweredDose, type Ceiling, isProvisional, proposedRaise } from "../limits/ceiling";
-import { strictestLimitScore } from "../limits/complaint";
 import { RAIL_CHANNELS, type RailChannelId } from "../limits/rails";
 import { ask, demandOn, WHOLE } from "../templates/ask";
 import { isLoad } from "../templates/form";
@@ -12,6 +11,7 @@ import type { LeverId, Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 import { isAsPrescribed, type SessionOutcome } from "../progress/decide";
 import type { ClientRecord, ItemFact, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
+import { painLimitOf } from "./school";
 
 export const responseTo = ({ responses }: Pick<ClientRecord, "responses">, { id }: Pick<SessionFact, "id">): ResponseFact | null =>
   responses.findLast(({ sessionId }) => sessionId === id) ?? null;
@@ -46,7 +46,7 @@ interface DoneDose {
 }
 /** Items done just as prescribed in a session with no warning in it: the only history that counts. */
 function donesAsPrescribed(record: ClientRecord): DoneDose[] {
-  const limitScore = strictestLimitScore(record.complaints);
+  const limitScore = painLimitOf(record);
   return record.sessions.flatMap((session) =>
     session.items.flatMap((item): DoneDose[] => {
       const planned = plannedOf(record, item);

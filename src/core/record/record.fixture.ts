@@ -102,6 +102,7 @@ export function record(more: Partial<ClientRecord> = {}): ClientRecord {
     warnings: [],
     clearances: [],
     cushionM: null,
+    school: null,
     ...more,
   };
 }

@@ -12,6 +12,7 @@ import type { PostureRule } from "../mechanics/posture";
 import type { DecisionMove, DecisionReason } from "../progress/decide";
 import type { Morning, MorningClass } from "../progress/morning";
 import type { Clearance, Warning } from "../progress/warning";
+import type { SchoolChoice } from "../school/school";
 import type { ScreenAnswers } from "../screen/screen";
 import type { Change } from "../fit/tread";
 import type { Setting } from "../templates/lever";
@@ -47,6 +48,8 @@ export interface ClientRecord {
   clearances: readonly Clearance[];
   /** How thick one of the studio's cushions is under a client; null until somebody measured one. */
   cushionM: number | null;
+  /** As it was last chosen; null where the house's own holds. */
+  school: SchoolChoice | null;
 }
 
 /** A body as it was measured on a day. */

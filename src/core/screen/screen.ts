@@ -178,9 +178,10 @@ export function clocksOf({ conditions = [] }: ScreenAnswers, today: Day): Clock[
 /** What is about to run out: somebody asks before it has. */
 export type Soon = { kind: "limit-ends"; limit: Limit; days: number } | { kind: "clearance-old"; months: number };
 const SOON_DAYS = 14;
-/** A clearance counts for twelve months (Riebe 2015); from the tenth on it is time to ask. */
-const OLD_MONTHS = 10;
-export function soonOf({ clearance }: ScreenAnswers, limits: readonly Limit[], today: Day): Soon[] {
+/** A clearance counts for twelve months (Riebe 2015), or for fewer by a school; two months before it is time to ask. */
+const CLEARANCE_MONTHS = 12;
+const ASK_BEFORE_MONTHS = 2;
+export function soonOf({ clearance }: ScreenAnswers, limits: readonly Limit[], today: Day, clearanceMonths = CLEARANCE_MONTHS): Soon[] {
   const ending = limits.flatMap((limit): Soon[] => {
     const { untilDay, owner } = limit;
     const days = untilDay === null ? Infinity : daysBetween(today, untilDay);
@@ -189,7 +190,7 @@ export function soonOf({ clearance }: ScreenAnswers, limits: readonly Limit[], t
       : [];
   });
   const months = clearance?.kind === "cleared" ? Math.floor(daysBetween(clearance.day, today) / DAYS_PER_MONTH) : 0;
-  return [...ending, ...(months >= OLD_MONTHS ? [{ kind: "clearance-old" as const, months }] : [])];
+  return [...ending, ...(months >= Math.max(1, clearanceMonths - ASK_BEFORE_MONTHS) ? [{ kind: "clearance-old" as const, months }] : [])];
 }
 
 /** Conditions said to be on the other side than everything that hurts there: left and right are easily swapped. */

@@ -10,6 +10,7 @@ import type { ClinicianRole, WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { CalmPoseFact, ClientProfile } from "../../core/record/record";
 import type { OwnCondition, ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
+import type { PresetId } from "../../core/school/school";
 import type { Setting } from "../../core/templates/lever";
 
 /** Days are counted from the day the demo is seeded, so that it is always about now. */
@@ -43,6 +44,8 @@ export interface DemoClient {
   limits: (Omit<InDays<Limit, "fromDay" | "untilDay">, "id" | "lift"> & { fromDay: number })[];
   /** What is trained, pattern by pattern, and what is known of it already. */
   rows: readonly { variationId: string; side: Side; known: Setting }[];
+  /** The school they are trained by, where it is not the house's own. */
+  school?: { preset: PresetId; reason: string };
   /** How the simulated joint behaves; the rules never see it. */
   joint: { toleratedUse: number; gainPerSession: number; setback: { atSession: number; drop: number } | null };
 }
@@ -383,6 +386,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     ],
     limits: [],
     rows: [{ variationId: "raised-sit-to-stand", side: "left", known: {} }],
+    school: { preset: "gentle", reason: "Unsure after the fall; a little every day suits her" },
     joint: { toleratedUse: 1, gainPerSession: 0.006, setback: null },
   },
   {
@@ -416,6 +420,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     ],
     limits: [],
     rows: [{ variationId: "raised-sit-to-stand", side: "right", known: {} }],
+    school: { preset: "knee-forward", reason: "Wants the ramp back; the knee is quiet forward" },
     joint: { toleratedUse: 1.02, gainPerSession: 0.005, setback: null },
   },
   {
@@ -463,6 +468,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     ],
     limits: [],
     rows: [{ variationId: "raised-sit-to-stand", side: "right", known: {} }],
+    school: { preset: "one-leg", reason: "Legs without a bar while the back settles" },
     joint: { toleratedUse: 1.02, gainPerSession: 0.006, setback: null },
   },
   {

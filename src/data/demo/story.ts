@@ -9,6 +9,7 @@ import type { ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
 import { recordCalmPose } from "../loop/calibrate";
 import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
+import { chooseSchool } from "../loop/school";
 import { decideItem, keepRung } from "../loop/plan";
 import { addClearance, addClient, addFinding, addLimit, addScreen, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
@@ -19,6 +20,7 @@ import type { DemoClient } from "./people.data";
 import { chanceFrom, morningAfter, sessionEvents, toleratedUse } from "./simulate";
 
 const NAMESPACE = "5d0c5a9e-6f55-4c02-9f0c-3a0f3a6f1b57";
+const TRAINER = "Tove Lind";
 const WEEKDAY_TUESDAY = 2;
 const WEEKDAY_FRIDAY = 5;
 
@@ -78,6 +80,8 @@ async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, c
       note: "",
       ...finding,
     });
+  if (person.school)
+    await expectTaken(chooseSchool(scope, em, clientId, { positions: {}, numbers: {}, ...person.school }, TRAINER, firstDay));
   if (person.calmPoses.length === 0) return; // nothing has been trained yet
   const calm = { pains: painsOf(person, usualOf(person)), newSwelling: false, sessionId: null, warningSigns: [] };
   await expectTaken(answerMorning(scope, em, clientId, calm, dayAfter(firstDay, 1)));

@@ -43,6 +43,7 @@ export type Refusal =
   | { code: "unknown-lever"; lever: string }
   | { code: "warning-open"; day: string }
   | { code: "plan-forbidden"; name: string }
+  | { code: "school-barred"; axisId: string; positionId: string }
   | { code: "value-out-of-range"; min: number; max: number }
   | { code: "day-wrong"; condition: string; problem: string }
   | { code: "screen-missing"; missing: readonly ScreenQuestion[] }

@@ -11,6 +11,7 @@ import { Migration0009 } from "./migration-0009";
 import { Migration0010 } from "./migration-0010";
 import { Migration0011 } from "./migration-0011";
 import { Migration0012 } from "./migration-0012";
+import { Migration0013 } from "./migration-0013";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -25,4 +26,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0010", class: Migration0010 },
   { name: "migration-0011", class: Migration0011 },
   { name: "migration-0012", class: Migration0012 },
+  { name: "migration-0013", class: Migration0013 },
 ];

@@ -1,5 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Finding } from "../../core/assess/finding";
+import type { SchoolChoice } from "../../core/school/school";
 import type { DailyTask } from "../../core/fit/daily";
 import type { CeilingDraft } from "../../core/limits/ceiling";
 import type { Complaint } from "../../core/limits/complaint";
@@ -27,6 +28,7 @@ import {
   DailyHeightRow,
   FindingRow,
   LimitLiftRow,
+  SchoolChoiceRow,
   LimitRow,
   PostureRuleRow,
   ScreenRow,
@@ -94,6 +96,12 @@ export async function addScreen(scope: Scope, em: EntityManager, clientId: strin
 export async function addFinding(scope: Scope, em: EntityManager, clientId: string, { id, ...finding }: Finding): Promise<void> {
   await em.insert(FindingRow, { ...stamp(scope, id), clientId, ...finding });
   await audit(scope, em, "measured", "finding", id);
+}
+
+export async function addSchool(scope: Scope, em: EntityManager, clientId: string, choice: Omit<SchoolChoice, "id">): Promise<void> {
+  const row = { ...stamp(scope), clientId, ...choice };
+  await em.insert(SchoolChoiceRow, row);
+  await audit(scope, em, "chose", "school", row.id);
 }
 
 /** What hurts, as it is said now; `endedDay` closes it. */

@@ -91,5 +91,7 @@ select jsonb_build_object(
   'warnings', (select coalesce(jsonb_agg(jsonb_build_object('sourceId', w.source_id, 'sign', w.sign, 'day', w.day, 'at', w.at) order by w.at), '[]') from said w),
   'clearances', (select coalesce(jsonb_agg(jsonb_build_object('id', c.id, 'day', c.day, 'by', c.by, 'role', c.role, 'note', c.note, 'sourceId', c.source_id, 'sign', c.sign) order by c.created_at), '[]')
     from clearance c join mine using (studio_id, client_id)),
+  'school', (select jsonb_build_object('id', s.id, 'preset', s.preset, 'positions', s.positions, 'numbers', s.numbers, 'by', s.by, 'reason', s.reason, 'day', s.day)
+    from school_choice s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
   'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)
 ) as record`;

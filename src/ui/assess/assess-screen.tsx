@@ -2,7 +2,7 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { Advice } from "../../core/assess/advice";
-import { type Finding, firstSide, latestOf, protocolOf, type Retest, sidesApart, sidesOf } from "../../core/assess/finding";
+import { type Finding, firstSide, latestOf, protocolOf, type Retest, sidesApart, sidesOf, type SideOrder } from "../../core/assess/finding";
 import type { Closed, Picked } from "../../core/assess/pick";
 import { PROTOCOL_GROUPS, PROTOCOLS, type Protocol } from "../../core/assess/protocols.data";
 import type { Day } from "../../core/day";
@@ -71,6 +71,8 @@ export interface AssessScreenProps {
   advice: readonly Advice[];
   retests: readonly Retest[];
   complaints: readonly Complaint[];
+  /** Which side the school begins with. */
+  sideOrder: SideOrder;
   limits: readonly Limit[];
   subject: Subject | null;
   cushionM: number | null;
@@ -99,14 +101,30 @@ const resultText = (protocol: Protocol, findings: readonly Finding[], units: Uni
 
 /** Five protocols for this client with the reason for each, the one in hand, and what came of it; the rest are there to pick. */
 export function AssessScreen(props: AssessScreenProps) {
-  const { clientId, whom, wanted, findings, picked, closed, advice, retests, complaints, limits, subject, cushionM, chairs, today, units } =
-    props;
+  const {
+    clientId,
+    whom,
+    wanted,
+    findings,
+    picked,
+    closed,
+    advice,
+    retests,
+    complaints,
+    sideOrder,
+    limits,
+    subject,
+    cushionM,
+    chairs,
+    today,
+    units,
+  } = props;
   const [chosen, setChosen] = useState<string>(wanted ?? picked[0]?.protocol.id ?? "chair-stand");
   const [isAllOpen, setAllOpen] = useState(false);
   const [calm, setCalm] = useState<{ side: Side; heightM: number; limitedBy: LimitedBy } | null>(null);
   const protocol = protocolOf(chosen);
   if (!protocol) return null;
-  const begin = firstSide(soreSides(complaints), "sore-first", lastFirst(findings, protocol.id));
+  const begin = firstSide(soreSides(complaints), sideOrder, lastFirst(findings, protocol.id));
   const sides: readonly ChannelSide[] = protocol.isSided ? [begin, begin === "left" ? "right" : "left"] : ["both"];
   const apart = PROTOCOLS.flatMap((each) => {
     const found = sidesApart(each, findings);

@@ -91,13 +91,7 @@ export function Pictogram({ posed, label }: { posed: Posed; label: string }) {
   const topY = Math.min(head[1], hand[1], -60) - 24;
   const limb = { fill: "none", strokeLinecap: "round", strokeLinejoin: "round" } as const;
   return (
-    <svg
-      viewBox={`-120 ${topY} 240 ${floorY - topY + 10}`}
-      width="100%"
-      height="100%"
-      role="img"
-      aria-label={label}
-    >
+    <svg viewBox={`-120 ${topY} 240 ${floorY - topY + 10}`} width="100%" height="100%" role="img" aria-label={label}>
       <path d={`M-120 ${floorY}H120`} stroke={color.fogDeep} strokeWidth={1.5} />
       <Props posed={posed} floorY={floorY} />
       {other && (

@@ -5,7 +5,7 @@ import type { Dose, Pattern, Variation } from "../../core/catalogue/variation";
 import type { FitContext, Place } from "../../core/fit/context";
 import { judge, type Judgement } from "../../core/fit/judge";
 import { nearestOnHand } from "../../core/fit/on-hand";
-import type { Candidate } from "../../core/fit/search";
+import { type Candidate, firstOf } from "../../core/fit/search";
 import type { Move } from "../../core/fit/step";
 import type { Tread } from "../../core/fit/tread";
 import type { Side } from "../../core/mechanics/channels";
@@ -91,7 +91,8 @@ export function useFit(given: FitContext, plans: readonly Plan[], first: Pattern
     useMemo(() => ({ context, pattern, known }), [context, pattern, known]),
   );
   const candidates = search.answer?.[0] && variationById(search.answer[0].variationId).pattern === pattern ? search.answer : null;
-  const variationId = picked[pattern] ?? planned?.variationId ?? candidates?.[0]?.variationId ?? variationsOf(pattern)[0]?.id ?? "";
+  const variationId =
+    picked[pattern] ?? planned?.variationId ?? firstOf(candidates ?? [])?.variationId ?? variationsOf(pattern)[0]?.id ?? "";
   const variation = useMemo(() => variationById(variationId), [variationId]);
   const found = candidates?.find((candidate) => candidate.variationId === variationId)?.setting;
   const kept = settings[variationId];

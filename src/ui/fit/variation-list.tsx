@@ -71,6 +71,9 @@ const Figures = styled.span<{ $closed: boolean }>`
   white-space: nowrap;
   font-variant-numeric: tabular-nums;
   ${({ $closed }) => $closed && `color: ${color.oxide};`}
+  button {
+    min-height: 28px;
+  }
 `;
 
 const ALL = "all";

@@ -16,6 +16,7 @@ import { isBinding, type Lift, type Limit, limitState } from "../../core/limits/
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Warning } from "../../core/progress/warning";
 import type { CalmPoseFact, CeilingFact, ClientProfile } from "../../core/record/record";
+import type { SchoolChoice } from "../../core/school/school";
 import type { Subject } from "../../core/templates/template";
 import { Button } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
@@ -23,7 +24,9 @@ import { Card, Columns, Page, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
+import { dayText } from "../text/day-text";
 import { limitText } from "../text/limit-text";
+import { presetName, presetText } from "../text/school-text";
 import { color } from "../theme/tokens";
 import { BodyCard } from "./body-card";
 import { CalmPoseForm } from "./calm-pose-form";
@@ -56,6 +59,7 @@ export interface LimitsScreenProps {
   isShinMeasured: boolean;
   dailyTasks: readonly DailyTask[];
   warnings: readonly Warning[];
+  school: SchoolChoice | null;
   today: Day;
   units: UnitSystem;
 }
@@ -108,7 +112,7 @@ function LiftForm({
 
 /** Limits with their owners, and the ceilings with where they came from. */
 export function LimitsScreen(props: LimitsScreenProps) {
-  const { client, complaints, limits, proposal, subject, measure, dailyTasks, warnings, today, units } = props;
+  const { client, complaints, limits, proposal, subject, measure, dailyTasks, school, warnings, today, units } = props;
   const clientId = client.id;
   const [open, setOpen] = useState<"limit" | "calm-pose" | Limit | null>(null);
   const close = (): void => setOpen(null);
@@ -158,6 +162,20 @@ export function LimitsScreen(props: LimitsScreenProps) {
             <BodyCard clientId={clientId} measure={measure} posture={props.posture} isShinMeasured={props.isShinMeasured} units={units} />
           )}
           <DailyCard clientId={clientId} tasks={dailyTasks} units={units} />
+          <Card aria-label="School">
+            <Row style={{ justifyContent: "space-between" }}>
+              <Title>School</Title>
+              <Link href={`/clients/${clientId}/school`}>Change or compare</Link>
+            </Row>
+            <p>
+              <strong>{presetName(school?.preset ?? "mainstream")}.</strong> {presetText(school?.preset ?? "mainstream")}
+            </p>
+            {school && (
+              <p>
+                Chosen by {school.by}, {dayText(school.day)}: {school.reason}
+              </p>
+            )}
+          </Card>
         </Columns>
       </Stack>
       <Ask title="Add a limit" isOpen={open === "limit"} onClose={close}>

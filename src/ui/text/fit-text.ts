@@ -10,6 +10,7 @@ import type { LeverId } from "../../core/templates/lever";
 import { channelName, jointText, sideText } from "./channel-text";
 import { equipmentText, kitName, leverPhrase } from "./lever-text";
 import { capital, limitAmountText, limitChannelName, limitRuleText, ownerText, siteName, traitName } from "./limit-text";
+import { axisName, positionName } from "./school-text";
 import { angleText, massText, percentRangeText, percentText } from "./quantity-text";
 
 const POSE_FAILURES: Readonly<Record<string, string>> = {
@@ -67,6 +68,8 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
       return `No ${traitName[reason.what]}: ${ownerOf(limits, reason.limitId)}.`;
     case "not-for":
       return `Not for this client now: ${ownerOf(limits, reason.limitId)}.${insteadText(reason.instead)}`;
+    case "school":
+      return `Left out by the school: ${axisName(reason.axisId).toLowerCase()}, ${positionName(reason.axisId, reason.positionId)}. By hand, with a reason.${insteadText(reason.instead)}`;
     case "limit-unread":
       return `Not in the body model, so whether ${ownerOf(limits, reason.limitId)} would allow it cannot be read. Ask.`;
     case "retired":

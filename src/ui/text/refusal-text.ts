@@ -3,6 +3,7 @@ import type { CeilingChannelId } from "../../core/mechanics/channels";
 import type { LeverId } from "../../core/templates/lever";
 import { channelName } from "./channel-text";
 import { poseFailureText } from "./fit-text";
+import { axisName, positionName } from "./school-text";
 import { conditionText } from "./screen-text";
 import { leverName, leverValueText } from "./lever-text";
 
@@ -47,6 +48,8 @@ const OVERRULE: Readonly<Record<string, string>> = {
 };
 
 interface Refused {
+  axisId?: string;
+  positionId?: string;
   code: string;
   reason?: string;
   lever?: string;
@@ -70,7 +73,7 @@ const DAYS: Readonly<Record<string, string>> = {
 };
 /** Why a step could not be taken, by its code; anything unknown is said plainly. */
 export function refusalText(
-  { code, reason = "", lever, min, max, channel, condition = "", problem = "", name = "" }: Refused,
+  { code, reason = "", lever, min, max, channel, condition = "", problem = "", name = "", axisId = "", positionId = "" }: Refused,
   units: UnitSystem = "metric",
 ): string {
   switch (code) {
@@ -78,6 +81,8 @@ export function refusalText(
       return "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
     case "plan-forbidden":
       return `A limit no longer allows ${name.toLowerCase()} as it is planned: ease it on Fit and keep it, or leave it out today.`;
+    case "school-barred":
+      return `${axisName(axisId)}, ${positionName(axisId, positionId)}: this is held for healthy athletes and is not chosen for who has a complaint or a condition.`;
     case "screen-missing":
     case "refer-first":
       return "Nothing is trained before the questions under Screen are answered, and a clinician has looked where they say so.";

@@ -4,6 +4,7 @@ import { type Assessed, closedBy, conditionIds, pickProtocols } from "../../../.
 import { PROTOCOLS } from "../../../../core/assess/protocols.data";
 import type { DailyTask } from "../../../../core/fit/daily";
 import { openWarningsOf } from "../../../../core/record/derive";
+import { schoolIn } from "../../../../core/record/school";
 import { bodyMeasureOf, subjectOf } from "../../../../core/record/subject";
 import { type ScreenAnswers, screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
@@ -55,6 +56,7 @@ export default async function AssessPage({ params, searchParams }: Props) {
       advice={adviceOf(findings, screen)}
       retests={retestsOf(findings, conditionIds(screen), today)}
       complaints={complaints}
+      sideOrder={schoolIn(record).positions["measured-first"] === "sore-last" ? "sore-last" : "sore-first"}
       limits={limits}
       subject={subjectOf(record)}
       cushionM={record.cushionM}

@@ -1,6 +1,6 @@
 import Link from "next/link";
-import { strictestLimitScore } from "../../../../core/limits/complaint";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
+import { painLimitOf } from "../../../../core/record/school";
 import { isCeilingProvisional } from "../../../../core/record/history";
 import { screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
@@ -33,7 +33,7 @@ export default async function FitPage({ params }: { params: Promise<{ clientId: 
       }))}
       provisional={context.ceilings.filter((ceiling) => isCeilingProvisional(record, context.subject, ceiling)).map(({ id }) => id)}
       dailyTasks={record.dailyTasks}
-      painLimitScore={strictestLimitScore(record.complaints)}
+      painLimitScore={painLimitOf(record)}
       units={unitSystem}
       isStopped={openWarningsOf(record).length > 0}
       gate={screenGate(record.screen, today, [])}

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { isInCatalogue } from "../../../../core/catalogue/catalogue";
-import { strictestLimitScore } from "../../../../core/limits/complaint";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
+import { painLimitOf } from "../../../../core/record/school";
 import { plannedOf } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
 import { floorEventsOf } from "../../../../data/repos/floor.repo";
@@ -50,7 +50,7 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
         context={context}
         known={await readStudio(scope.studioId, (em) => floorEventsOf(scope, em, session.id))}
         usualScore={Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today)))}
-        limitScore={strictestLimitScore(record.complaints)}
+        limitScore={painLimitOf(record)}
         missingMorning={record.sessions.some((each) => missesMorning(record, each, today))}
         painSite={record.complaints[0]?.words.split(",")[0] ?? ""}
         units={unitSystem}

@@ -38,6 +38,7 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
       isShinMeasured={record.calmPoses.some(({ shankLeanDeg }) => shankLeanDeg !== null)}
       dailyTasks={record.dailyTasks}
       warnings={openWarningsOf(record)}
+      school={record.school}
       today={today}
       units={unitSystem}
     />

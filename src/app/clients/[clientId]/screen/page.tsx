@@ -3,6 +3,7 @@ import { isBack } from "../../../../core/limits/complaint";
 import { clocksOf, furtherQuestions, isScreenLimit, rulesOn, screenGate, soonOf } from "../../../../core/screen/screen";
 import { readStudio } from "../../../../data/orm";
 import { listLetters } from "../../../../data/repos/letter.repo";
+import { schoolIn } from "../../../../core/record/school";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { ScreenPage } from "../../../../ui/screen/screen-page";
@@ -26,7 +27,7 @@ export default async function Page({ params }: { params: Promise<{ clientId: str
       clocks={clocksOf(screen, today)}
       limits={limits.filter(isScreenLimit)}
       letters={letters}
-      soon={soonOf(screen, limits, today)}
+      soon={soonOf(screen, limits, today, schoolIn(record).clearanceMonths)}
       complaints={record.complaints}
       further={furtherQuestions(
         screen,

@@ -1,0 +1,82 @@
+import { describe, expect, test } from "vitest";
+import { variationByCode } from "../catalogue/catalogue";
+import { CONDITION_IDS } from "../screen/conditions.data";
+import { AXES, type Axis } from "./axes.data";
+import { barredFor, DEFAULT_SCHOOL, differencesOf, leavingsOf, NUMBER_BOUNDS, PRESETS, PRESET_IDS, schoolOf } from "./school";
+
+const axes: readonly Axis[] = AXES;
+
+describe("the contested points", () => {
+  test("are the handbook's twenty-nine and one of our own, each with two positions or more, no id twice", () => {
+    expect(axes.filter(({ isOwn }) => !isOwn)).toHaveLength(29);
+    expect(axes.filter(({ isOwn }) => isOwn).map(({ id }) => id)).toEqual(["measured-first"]);
+    for (const { id, positions } of axes) expect([id, new Set(positions.map((each) => each.id)).size > 1]).toEqual([id, true]);
+    expect(new Set(axes.map(({ id }) => id)).size).toBe(axes.length);
+  });
+  test("leave out rows that the catalogue has, never what they take instead, and suit conditions that are known", () => {
+    let left = 0;
+    for (const { positions } of axes)
+      for (const { closes, suits = [] } of positions) {
+        expect(suits.filter((id) => !CONDITION_IDS.includes(id))).toEqual([]);
+        if (!closes) continue;
+        expect([...closes.codes, ...closes.instead].filter((code) => !variationByCode(code))).toEqual([]);
+        expect(closes.instead.filter((code) => closes.codes.includes(code))).toEqual([]);
+        left += closes.codes.length;
+      }
+    expect(left).toBeGreaterThan(20);
+  });
+});
+
+describe("a school", () => {
+  test("stands somewhere on every axis, in every preset, inside every number's bounds", () => {
+    for (const preset of PRESET_IDS) {
+      const school = schoolOf({ preset });
+      for (const { id, positions } of axes)
+        expect([preset, id, positions.some((each) => each.id === school.positions[id])]).toEqual([preset, id, true]);
+      for (const [name, { min, max }] of Object.entries(NUMBER_BOUNDS)) {
+        const value = school[name as keyof typeof NUMBER_BOUNDS];
+        expect([preset, name, value >= min && value <= max]).toEqual([preset, name, true]);
+      }
+    }
+    expect(PRESETS).toHaveLength(4);
+  });
+  test("is the cautious mainstream where nobody chose", () => {
+    expect(DEFAULT_SCHOOL).toMatchObject({ painLimitScore: 3, largestRiserFraction: 0.12, sessionsToBuild: 2, targetUseFraction: 0.7 });
+    expect(DEFAULT_SCHOOL.buildOrder).toEqual(["support", "range", "load"]);
+  });
+  test("takes positions and numbers of a client's own over its preset, and what no axis has is nothing", () => {
+    const own = schoolOf({
+      preset: "gentle",
+      positions: { depth: "deep-as-comfortable", pain: "heroic", moon: "full" },
+      numbers: { sessionsToBuild: 4 },
+    });
+    expect(own).toMatchObject({ sessionsToBuild: 4, painLimitScore: 0 });
+    expect([own.positions.depth, own.positions.pain, own.positions.moon]).toEqual(["deep-as-comfortable", "none", undefined]);
+  });
+  test("builds load before height where it holds so", () =>
+    expect(schoolOf({ preset: "mainstream", positions: { "height-or-load": "load-first" } }).buildOrder).toEqual([
+      "support",
+      "load",
+      "range",
+    ]));
+  test("leaves out by its positions, the big lifts only for a back", () => {
+    const codes = (hasBack: boolean) => leavingsOf(DEFAULT_SCHOOL, hasBack).flatMap(({ codes: of }) => of);
+    expect(codes(true)).toContain("H13");
+    expect(codes(false)).not.toContain("H13");
+    expect(leavingsOf(schoolOf({ preset: "gentle" }), false).map(({ axisId }) => axisId)).toContain("knee-travel");
+  });
+  test("has no barred position by default; one is barred for rehabilitation and for nobody else", () => {
+    for (const preset of PRESET_IDS) expect(barredFor(schoolOf({ preset }), true)).toEqual([]);
+    const unbraced = schoolOf({ preset: "mainstream", positions: { trunk: "no-brace" } });
+    expect(barredFor(unbraced, true)).toEqual([{ axisId: "trunk", positionId: "no-brace" }]);
+    expect(barredFor(unbraced, false)).toEqual([]);
+  });
+  test("differs from another where it stands elsewhere, and from itself nowhere", () => {
+    expect(differencesOf(DEFAULT_SCHOOL, DEFAULT_SCHOOL)).toEqual([]);
+    expect(differencesOf(DEFAULT_SCHOOL, schoolOf({ preset: "knee-forward" }))).toContainEqual({
+      axisId: "height-or-load",
+      a: "height-first",
+      b: "load-first",
+    });
+  });
+});

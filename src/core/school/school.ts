@@ -1,0 +1,214 @@
+import type { Day } from "../day";
+import type { LeverKind } from "../templates/lever";
+import { AXES, type Axis, type Position } from "./axes.data";
+
+export type AxisId = string;
+/** Where a school stands, axis by axis; what is left out stands as the mainstream does. */
+export type Positions = Readonly<Record<AxisId, string>>;
+
+/** Numbers that a school owns. */
+export interface SchoolNumbers {
+  /** The most pain during a set, of ten; never sharp, never spreading. */
+  painLimitScore: number;
+  /** Below the first, a change at a kept posture is small; above the second it is too big a jump. */
+  smallRiserFraction: number;
+  largestRiserFraction: number;
+  /** Sessions in a row, good and calm, that a build takes. */
+  sessionsToBuild: number;
+  targetUseFraction: number;
+  /** Full days of rest between two sessions of the same work. */
+  restDays: number;
+  /** A clearance is asked for again after so many months. */
+  clearanceMonths: number;
+}
+export const NUMBER_BOUNDS: Readonly<Record<keyof SchoolNumbers, { min: number; max: number }>> = {
+  painLimitScore: { min: 0, max: 5 },
+  smallRiserFraction: { min: 0.02, max: 0.1 },
+  largestRiserFraction: { min: 0.05, max: 0.2 },
+  sessionsToBuild: { min: 2, max: 6 },
+  targetUseFraction: { min: 0.4, max: 0.9 },
+  restDays: { min: 0, max: 3 },
+  clearanceMonths: { min: 1, max: 12 },
+};
+
+/** The rules a trainer works by: a preset, and whatever is held otherwise for this client. */
+export interface School extends SchoolNumbers {
+  id: string;
+  positions: Positions;
+  /** What is built first. Support first frees the hands before the seat is lowered. */
+  buildOrder: readonly LeverKind[];
+}
+
+const MAINSTREAM: Positions = {
+  "knee-travel": "graded-forward",
+  pain: "settles",
+  "height-or-load": "height-first",
+  trunk: "hip-first",
+  "weak-side": "equal-weak-first",
+  frequency: "three-a-week",
+  "foot-pressure": "three-points",
+  depth: "to-the-tuck",
+  "abduction-trunk": "neutral",
+  "abduction-dose": "many-light",
+  activation: "light-before",
+  effort: "stop-at-form",
+  stretching: "load-the-range",
+  "squat-after-repair": "mostly-one-leg",
+  "step-up": "lean",
+  "muscle-cue": "buttock",
+  "hinge-spine": "neutral",
+  straightening: "soft",
+  barefoot: "once-the-foot-holds",
+  ice: "as-the-clinician-says",
+  speed: "slow-then-fast",
+  "big-lifts": "swapped-for-a-while",
+  recovered: "good-function",
+  "session-order": "weak-first",
+  "thrust-start": "vertical-shins",
+  sets: "given",
+  soreness: "not-a-goal",
+  "straightening-hang": "supported",
+  "first-knee-work": "easy-standing",
+  "measured-first": "sore-first",
+};
+const USUAL: SchoolNumbers = {
+  painLimitScore: 3,
+  smallRiserFraction: 0.05,
+  largestRiserFraction: 0.12,
+  sessionsToBuild: 2,
+  targetUseFraction: 0.7,
+  restDays: 1,
+  clearanceMonths: 12,
+};
+
+interface Preset {
+  id: string;
+  positions: Partial<Positions>;
+  numbers: Partial<SchoolNumbers>;
+}
+/** Whole schools by neutral names; the first is the house's own, the cautious mainstream. */
+export const PRESETS = [
+  { id: "mainstream", positions: {}, numbers: {} },
+  {
+    id: "gentle",
+    positions: {
+      "knee-travel": "behind-toes",
+      pain: "none",
+      depth: "partial",
+      frequency: "daily",
+      "foot-pressure": "heels",
+      effort: "easy-first",
+      speed: "slow",
+      "big-lifts": "removed",
+      sets: "by-feel",
+    },
+    numbers: { painLimitScore: 0, largestRiserFraction: 0.08, sessionsToBuild: 3, targetUseFraction: 0.6, restDays: 0 },
+  },
+  {
+    id: "knee-forward",
+    positions: {
+      "height-or-load": "load-first",
+      depth: "deep-as-comfortable",
+      "step-up": "knee-forward",
+      "muscle-cue": "knee-muscle",
+      straightening: "lock-out",
+      "foot-pressure": "raised-heels",
+      "session-order": "ground-up",
+      "first-knee-work": "band-and-drag",
+      "squat-after-repair": "squats-first",
+    },
+    numbers: {},
+  },
+  {
+    id: "one-leg",
+    positions: {
+      trunk: "core-each-session",
+      "weak-side": "double",
+      "knee-travel": "over-front-foot",
+      frequency: "two-rest-days",
+      "big-lifts": "removed",
+      "abduction-dose": "moderate",
+    },
+    numbers: { restDays: 2 },
+  },
+] as const satisfies readonly Preset[];
+export type PresetId = (typeof PRESETS)[number]["id"];
+export const PRESET_IDS = PRESETS.map(({ id }) => id);
+
+export const axisOf = (id: AxisId): Axis | undefined => AXES.find((axis) => axis.id === id);
+export const positionOf = ({ positions }: Pick<School, "positions">, axisId: AxisId): Position | undefined =>
+  axisOf(axisId)?.positions.find(({ id }) => id === positions[axisId]);
+
+const ORDERS: Readonly<Record<string, readonly LeverKind[]>> = {
+  "height-first": ["support", "range", "load"],
+  "load-first": ["support", "load", "range"],
+};
+
+/** A school whole, from what a trainer chose of it. Positions that no axis has are left as the preset holds them. */
+export function schoolOf({
+  preset,
+  positions = {},
+  numbers = {},
+}: {
+  preset: PresetId;
+  positions?: Partial<Positions>;
+  numbers?: Partial<SchoolNumbers>;
+}): School {
+  const { positions: own, numbers: ownNumbers } = PRESETS.find(({ id }) => id === preset) as Preset;
+  const known = Object.entries(positions).filter(([axisId, id]) => axisOf(axisId)?.positions.some((each) => each.id === id));
+  const held = { ...MAINSTREAM, ...own, ...Object.fromEntries(known) } as Positions;
+  return {
+    id: preset,
+    positions: held,
+    ...USUAL,
+    ...ownNumbers,
+    ...numbers,
+    buildOrder: ORDERS[held["height-or-load"] ?? ""] ?? ["support", "range", "load"],
+  };
+}
+export const DEFAULT_SCHOOL: School = schoolOf({ preset: "mainstream" });
+
+/** A school as it was chosen for one client: by whom, when and why. */
+export interface SchoolChoice {
+  id: string;
+  preset: PresetId;
+  positions: Partial<Positions>;
+  numbers: Partial<SchoolNumbers>;
+  by: string;
+  reason: string;
+  day: Day;
+}
+
+/** What a school leaves out for this client: a position, the rows, and what it takes instead. */
+export interface Leaving {
+  axisId: AxisId;
+  positionId: string;
+  codes: readonly string[];
+  instead: readonly string[];
+}
+export function leavingsOf(school: Pick<School, "positions">, hasBack: boolean): Leaving[] {
+  return AXES.flatMap(({ id: axisId }): Leaving[] => {
+    const position = positionOf(school, axisId);
+    if (!position?.closes || (position.closes.onlyWith === "a-back" && !hasBack)) return [];
+    const { codes, instead } = position.closes;
+    return [{ axisId, positionId: position.id, codes, instead }];
+  });
+}
+
+/** Positions that are barred for who has a complaint or a condition: they cannot be chosen for this client. */
+export const barredFor = (
+  { positions }: Pick<School, "positions">,
+  isInRehabilitation: boolean,
+): { axisId: AxisId; positionId: string }[] =>
+  isInRehabilitation
+    ? Object.entries(positions).flatMap(([axisId, positionId]) =>
+        positionOf({ positions }, axisId)?.isBarred ? [{ axisId, positionId }] : [],
+      )
+    : [];
+
+/** Where two schools differ, axis by axis. */
+export const differencesOf = (a: School, b: School): { axisId: AxisId; a: string; b: string }[] =>
+  AXES.flatMap(({ id }) => {
+    const [one, other] = [a.positions[id] ?? "", b.positions[id] ?? ""];
+    return one === other ? [] : [{ axisId: id, a: one, b: other }];
+  });
