@@ -1,14 +1,10 @@
 import type Joi from "joi";
 import { bodyFromMeasure } from "../src/core/body/body";
-import { CATALOGUE, variationById } from "../src/core/catalogue/catalogue";
-import { PATTERNS } from "../src/core/catalogue/variation";
-import { recipeOf } from "../src/core/fit/assemble";
+import { variationById } from "../src/core/catalogue/catalogue";
 import { SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
 import { DEFAULT_SCHOOL } from "../src/core/school/school";
-import { type FitReason, judge } from "../src/core/fit/judge";
+import { judge } from "../src/core/fit/judge";
 import { ceilingTable, confidenceOf } from "../src/core/fit/ceiling-table";
-import { compareSchools } from "../src/core/fit/compare";
-import { fitCatalogue, fitVariation } from "../src/core/fit/search";
 import { headlineOf, solveLever } from "../src/core/fit/solve";
 import { stairAround, stairToGoal } from "../src/core/fit/stair";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../src/core/fit/step";
@@ -17,9 +13,6 @@ import { strapLean } from "../src/core/mechanics/levers";
 import { decide } from "../src/core/progress/decide";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
-import { differencesOf, NUMBER_BOUNDS, type SchoolNumbers } from "../src/core/school/school";
-import { RULE } from "../src/core/screen/screen";
-import type { LeverId } from "../src/core/templates/lever";
 import { ask, WHOLE } from "../src/core/templates/ask";
 import { poseOf } from "../src/core/templates/pose";
 import {
@@ -33,12 +26,9 @@ import {
   type DemandInput,
   fitInputSchema,
   catalogueInputSchema,
-  type CatalogueInput,
   compareInputSchema,
-  type CompareInput,
   neighboursInputSchema,
   type NeighboursInput,
-  type FitInput,
   matchInputSchema,
   type MatchInput,
   solveInputSchema,
@@ -50,12 +40,12 @@ import { type AssessInput, assessInputSchema } from "../src/schemas/assess-input
 import { screenInputSchema } from "../src/schemas/screen.schema";
 import { type StandardInput, standardsInputSchema } from "../src/schemas/standards.schema";
 import { findingIssues, runAssess } from "./assess";
+import { runCatalogue, runCompare, runFit, runNeighbours } from "./fit";
 import { runExamples } from "./run-examples";
 import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
 import { runScreen, screenIssues } from "./screen";
 import { runStandard } from "./standards";
-import { schoolFrom } from "./told";
 import { clientFrom, contextFrom, fitIssues, formById, leverIssues, placeIssues, rangeAsked, subjectFrom } from "./client";
 
 /** One command: JSON in, JSON out. `check` finds what only a body or a row can tell, after the schema has passed. */
@@ -106,82 +96,6 @@ function runCalibrate({ band, lengthsM = [], strap, body }: CalibrateInput): unk
       : {}),
   };
 }
-
-/** A rule that closes is named beside its limit, so that nobody need take the limit's id apart. */
-const withRule = (reason: FitReason): object =>
-  "limitId" in reason && reason.limitId.startsWith(RULE) ? { ...reason, rule: reason.limitId.slice(RULE.length).split(" ")[0] } : reason;
-
-function runFit(input: FitInput): unknown {
-  const context = contextFrom(input);
-  const wanted = input.patterns ?? (input.pattern ? [input.pattern] : PATTERNS);
-  return fitCatalogue(
-    context,
-    CATALOGUE.filter(({ pattern }) => wanted.includes(pattern)),
-  ).map(({ variationId, state, setting, tightest, reasons, opening, ...rest }) => {
-    const { code, pattern, name } = variationById(variationId);
-    const recipes = Object.entries(setting).flatMap(([lever, value]) => {
-      const recipe = recipeOf(context.kit.assembled ?? {}, lever as LeverId, value);
-      return recipe ? [[lever, recipe] as const] : [];
-    });
-    return {
-      code,
-      variationId,
-      name,
-      pattern,
-      state,
-      setting,
-      recipe: Object.fromEntries(recipes),
-      use: tightest
-        ? { channel: tightest.channel, side: tightest.side, low: tightest.low, head: tightest.head, high: tightest.high }
-        : null,
-      reasons: reasons.map(withRule),
-      opening,
-      ...rest,
-      tightest,
-    };
-  });
-}
-
-const codeOf = (id: string): string => variationById(id).code;
-/** Two schools on one client: what each opens, takes first and does next, where they differ. */
-function runCompare({ schools: [a, b], ...fit }: CompareInput): unknown {
-  const schools = { a: schoolFrom(a), b: schoolFrom(b) };
-  const wanted = fit.patterns ?? (fit.pattern ? [fit.pattern] : PATTERNS);
-  const { rows, first } = compareSchools(contextFrom(fit), schools, wanted);
-  return {
-    differences: differencesOf(schools.a, schools.b),
-    numbers: Object.fromEntries(
-      (Object.keys(NUMBER_BOUNDS) as (keyof SchoolNumbers)[]).map((name) => [name, [schools.a[name], schools.b[name]]]),
-    ),
-    rows: rows.map(({ variationId, ...seen }) => ({ code: codeOf(variationId), variationId, ...seen })),
-    first: first.map(({ pattern, ...taken }) => ({
-      pattern,
-      ...Object.fromEntries(Object.entries(taken).map(([name, of]) => [name, of && { code: codeOf(of.place.variationId), ...of }])),
-    })),
-  };
-}
-
-/** One step either way of a rung, and the rows beside it on the ladder. */
-function runNeighbours({ variationId, setting, dose, ...fit }: NeighboursInput): unknown {
-  const context = contextFrom(fit);
-  const { easier, harder, dose: usual } = variationById(variationId);
-  const place = { variationId, setting };
-  const beside = (ids: readonly string[]): object[] =>
-    ids.map((id) => {
-      const { state, setting: fitted, reasons } = fitVariation(context, variationById(id));
-      return { code: codeOf(id), variationId: id, state, setting: fitted, reason: withRule(reasons[0]) };
-    });
-  return {
-    ease: easeOnce(context, place, dose ?? usual),
-    build: buildOnce(context, place, dose ?? usual),
-    easier: beside(easier),
-    harder: beside(harder),
-  };
-}
-
-/** Rows of the catalogue as plain data. */
-const runCatalogue = ({ codes, patterns }: CatalogueInput): unknown =>
-  CATALOGUE.filter(({ code, pattern }) => (codes?.includes(code) ?? true) && (patterns?.includes(pattern) ?? true));
 
 /** Every bound of every channel and side, the one that binds first. */
 function runCeilings({ provisional = [], ...fit }: CeilingsInput): unknown {

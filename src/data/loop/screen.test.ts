@@ -41,10 +41,17 @@ describe("no session is built", () => {
   test("before a clinician has looked, where a condition asks for it", async () => {
     const studio = await makeStudio(orm);
     await openTestSession(orm, studio, "2026-10-05");
-    await answer(studio, { conditions: [{ id: "knee-replacement", side: "right", day: "2026-08-01" }] });
-    expect(await open(studio)).toEqual({ ok: false, refusal: { code: "refer-first", because: ["replacement-first"] } });
+    await answer(studio, { conditions: [{ id: "hip-replacement", side: "right", day: "2026-08-01" }] });
+    expect(await open(studio)).toEqual({ ok: false, refusal: { code: "refer-first", because: ["hip-replacement-first"] } });
     await answer(studio, { clearance: cleared("2026-10-01") });
     expect(await open(studio)).toMatchObject({ ok: true });
+  });
+  test("nor a planned row that a rule now leaves out: it is named", async () => {
+    const studio = await makeStudio(orm);
+    await openTestSession(orm, studio, "2026-10-05");
+    await answer(studio, { conditions: [{ id: "knee-replacement", side: "right", day: "2026-08-01" }] });
+    await answer(studio, { clearance: cleared("2026-10-01") });
+    expect(await open(studio)).toEqual({ ok: false, refusal: { code: "plan-forbidden", name: "Box squat with a pole" } });
   });
 });
 
@@ -69,7 +76,9 @@ describe("answers", () => {
     expect(record.screen).toEqual({ ...before, conditions: [{ id: "bone-thinning", side: "both", day: null }] });
     const context = fitContextOf(record, TODAY);
     expect(context?.careful).toContain("bone-thinning");
-    expect(context?.limits.filter((limit) => isBinding(limit, TODAY)).map(({ rule }) => rule)).toEqual([{ kind: "never", what: "impact" }]);
+    expect(context?.limits.filter((limit) => isBinding(limit, TODAY)).map(({ rule }) => rule)).toEqual(
+      ["impact", "spine-bends", "twisting"].map((what) => ({ kind: "never", what })),
+    );
   });
   test("of days that cannot be are refused by name", async () => {
     const studio = await makeStudio(orm);

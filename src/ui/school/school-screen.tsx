@@ -92,7 +92,7 @@ export function SchoolScreen({ clientId, choice, context, units }: Props) {
                 <Title>School</Title>
                 <Soft>
                   {choice
-                    ? `${presetName(choice.preset)}, chosen by ${choice.by}, ${dayText(choice.day)}: ${choice.reason}`
+                    ? `${presetName(choice.preset)}, chosen by ${choice.by}, ${dayText(choice.day)}: ${choice.reason}.`
                     : "The house's own holds until another is chosen for this client."}{" "}
                   Limits, and published guidance, stand above any school.
                 </Soft>

@@ -59,7 +59,14 @@ export function LimitsBar(props: {
 }) {
   const { clientId, limits, warnings, today, units, last, overdueCount, ownLimit } = props;
   const inForce = limits.filter((limit) => isBinding(limit, today));
-  const binding = inForce.filter((limit) => isTelling(limit, inForce));
+  const texts = new Set<string>();
+  const binding = inForce.filter((limit) => {
+    const text = limitText(limit, today, units);
+    if (limit.rule.kind === "rows" || texts.has(text) || !isTelling(limit, inForce)) return false;
+    texts.add(text); // two rules may come to the same words
+    return true;
+  });
+  const leftOut = new Set(inForce.flatMap(({ rule }) => (rule.kind === "rows" ? rule.codes : []))).size;
   return (
     <Bar aria-label="Limits in force">
       {warnings.length > 0 && (
@@ -68,7 +75,7 @@ export function LimitsBar(props: {
         </Alarm>
       )}
       <span>Limits</span>
-      {binding.length === 0 && <span>none in force</span>}
+      {binding.length === 0 && leftOut === 0 && <span>none in force</span>}
       <List>
         {binding.map((limit) => (
           <Chip key={limit.id} $clinician={limit.owner.kind === "clinician"}>
@@ -76,6 +83,11 @@ export function LimitsBar(props: {
             {limitText(limit, today, units)}
           </Chip>
         ))}
+        {leftOut > 0 && (
+          <Chip $clinician={false}>
+            <Link href={`/clients/${clientId}/limits`}>{leftOut} exercises left out, by rule</Link>
+          </Chip>
+        )}
         {ownLimit !== "" && <Chip $clinician={false}>Own limit, not to be corrected: {ownLimit}</Chip>}
       </List>
       <Right>
