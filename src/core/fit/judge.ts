@@ -5,7 +5,7 @@ import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, ty
 import { CHANNELS_OF_SITE, type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
 import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
-import { leavingsOf } from "../school/school";
+import { leftOutBy } from "../school/school";
 import { ask, type Asked, HEADLINE, WHOLE } from "../templates/ask";
 import { templateOf } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
@@ -147,9 +147,12 @@ function railReasons({ careful, ownRange }: FitContext, { template }: Variation,
 
 /** What the school leaves out: the trainer may take it all the same, with a reason. */
 const schoolReasons = ({ school, careful }: FitContext, { code }: Variation): FitReason[] =>
-  leavingsOf(school, careful.includes("back")).flatMap(({ axisId, positionId, codes, instead }): FitReason[] =>
-    codes.includes(code) ? [{ code: "school", axisId, positionId, instead }] : [],
-  );
+  leftOutBy(school, code, careful.includes("back")).map(({ axisId, positionId, instead }) => ({
+    code: "school",
+    axisId,
+    positionId,
+    instead,
+  }));
 
 /** Levers that stand where nothing at hand comes to. */
 const unassembled = ({ kit: { assembled } }: FitContext, setting: Setting): FitReason[] =>

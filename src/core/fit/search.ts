@@ -1,9 +1,10 @@
 import { variationById } from "../catalogue/catalogue";
+import { traitsOfRow } from "../catalogue/traits";
 import type { Variation } from "../catalogue/variation";
 import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
 import type { FitContext } from "./context";
-import { type CandidateState, judge, type Judgement } from "./judge";
+import { type CandidateState, type FitReason, judge, type Judgement } from "./judge";
 import { countHolding, isWithin, snapSetting, valuesOn } from "./on-hand";
 
 /** What would open a closed variation. */
@@ -77,7 +78,12 @@ function humbly(context: FitContext, setting: Setting, range: OwnRange, solved: 
 function easiestPossible(context: FitContext, variation: Variation, setting: Setting, range: OwnRange): number {
   const values = valuesOn(context, range);
   const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
-  return values.find((value) => isWithin(at(value), Infinity)) ?? values.find((value) => at(value).isPossible) ?? values[0] ?? range.start;
+  const first = values.findIndex((value) => at(value).isPossible);
+  const [easiest] = values.slice(first);
+  if (first < 0 || easiest === undefined) return values[0] ?? range.start;
+  const { blocked, reasons } = at(easiest);
+  if (blocked || !reasons.some(({ code }) => code === "guard-rail" || code === "counterweight")) return easiest; // no value leads out of a limit
+  return values.slice(first).find((value) => isWithin(at(value), Infinity)) ?? easiest;
 }
 
 function openingOf(context: FitContext, variation: Variation, judgement: Judgement, start: Setting): Opening | null {
@@ -106,11 +112,30 @@ function easiestSetting(context: FitContext, variation: Variation, start: Settin
   return setting;
 }
 
+/** Closed whatever the levers say: nothing is solved for it. */
+function closesWhole(reason: FitReason, variation: Variation): boolean {
+  switch (reason.code) {
+    case "not-for":
+    case "kept-out":
+    case "retired":
+      return true;
+    case "never":
+      return traitsOfRow(variation).includes(reason.what);
+    default:
+      return false;
+  }
+}
+
 /** One variation fitted to one client: levers solved to the target use, then judged over the whole range. */
 export function fitVariation(context: FitContext, variation: Variation, known: Setting = {}): Candidate {
   const own = Object.fromEntries(Object.entries(known).filter(([lever]) => variation.levers.some((row) => row.lever === lever)));
   const start = snapSetting(context, variation, { ...startSetting(context.subject, variation), ...own });
-  const isMeasured = judge(context, variation, start, "headline").tightest !== null;
+  const atStart = judge(context, variation, start, "headline");
+  if (atStart.reasons.some((reason) => closesWhole(reason, variation))) {
+    const whole = judge(context, variation, start);
+    return { ...whole, variationId: variation.id, setting: start, opening: openingOf(context, variation, whole, start) };
+  }
+  const isMeasured = atStart.tightest !== null;
   const setting = isMeasured
     ? solveSetting(context, variation, start, context.targetUseFraction).setting
     : easiestSetting(context, variation, start);

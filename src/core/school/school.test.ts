@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { variationByCode } from "../catalogue/catalogue";
 import { CONDITION_IDS } from "../screen/conditions.data";
 import { AXES, type Axis } from "./axes.data";
-import { barredFor, DEFAULT_SCHOOL, differencesOf, leavingsOf, NUMBER_BOUNDS, PRESETS, PRESET_IDS, schoolOf } from "./school";
+import { barredFor, DEFAULT_SCHOOL, differencesOf, leftOutBy, NUMBER_BOUNDS, PRESET_IDS, type PresetId, PRESETS, schoolOf } from "./school";
 
 const axes: readonly Axis[] = AXES;
 
@@ -60,10 +60,10 @@ describe("a school", () => {
       "range",
     ]));
   test("leaves out by its positions, the big lifts only for a back", () => {
-    const codes = (hasBack: boolean) => leavingsOf(DEFAULT_SCHOOL, hasBack).flatMap(({ codes: of }) => of);
-    expect(codes(true)).toContain("H13");
-    expect(codes(false)).not.toContain("H13");
-    expect(leavingsOf(schoolOf({ preset: "gentle" }), false).map(({ axisId }) => axisId)).toContain("knee-travel");
+    const by = (code: string, hasBack: boolean, preset: PresetId = "mainstream") =>
+      leftOutBy(schoolOf({ preset }), code, hasBack).map(({ axisId }) => axisId);
+    expect([by("H13", true), by("H13", false)]).toEqual([["big-lifts"], []]);
+    expect([by("S22", false), by("S22", false, "gentle")]).toEqual([[], ["knee-travel"]]);
   });
   test("has no barred position by default; one is barred for rehabilitation and for nobody else", () => {
     for (const preset of PRESET_IDS) expect(barredFor(schoolOf({ preset }), true)).toEqual([]);

@@ -37,6 +37,16 @@ export interface School extends SchoolNumbers {
   positions: Positions;
   /** What is built first. Support first frees the hands before the seat is lowered. */
   buildOrder: readonly LeverKind[];
+  /** What its positions leave out. */
+  leavings: readonly Leaving[];
+}
+/** What a position leaves out: the rows, and what it takes instead; of some only with a back to be careful with. */
+export interface Leaving {
+  axisId: AxisId;
+  positionId: string;
+  codes: readonly string[];
+  instead: readonly string[];
+  onlyWith?: "a-back";
 }
 
 const MAINSTREAM: Positions = {
@@ -139,6 +149,11 @@ export const axisOf = (id: AxisId): Axis | undefined => AXES.find((axis) => axis
 export const positionOf = ({ positions }: Pick<School, "positions">, axisId: AxisId): Position | undefined =>
   axisOf(axisId)?.positions.find(({ id }) => id === positions[axisId]);
 
+const leavingsOf = (positions: Positions): Leaving[] =>
+  AXES.flatMap(({ id: axisId }): Leaving[] => {
+    const position = positionOf({ positions }, axisId);
+    return position?.closes ? [{ axisId, positionId: position.id, ...position.closes }] : [];
+  });
 const ORDERS: Readonly<Record<string, readonly LeverKind[]>> = {
   "height-first": ["support", "range", "load"],
   "load-first": ["support", "load", "range"],
@@ -164,6 +179,7 @@ export function schoolOf({
     ...ownNumbers,
     ...numbers,
     buildOrder: ORDERS[held["height-or-load"] ?? ""] ?? ["support", "range", "load"],
+    leavings: leavingsOf(held),
   };
 }
 export const DEFAULT_SCHOOL: School = schoolOf({ preset: "mainstream" });
@@ -179,21 +195,9 @@ export interface SchoolChoice {
   day: Day;
 }
 
-/** What a school leaves out for this client: a position, the rows, and what it takes instead. */
-export interface Leaving {
-  axisId: AxisId;
-  positionId: string;
-  codes: readonly string[];
-  instead: readonly string[];
-}
-export function leavingsOf(school: Pick<School, "positions">, hasBack: boolean): Leaving[] {
-  return AXES.flatMap(({ id: axisId }): Leaving[] => {
-    const position = positionOf(school, axisId);
-    if (!position?.closes || (position.closes.onlyWith === "a-back" && !hasBack)) return [];
-    const { codes, instead } = position.closes;
-    return [{ axisId, positionId: position.id, codes, instead }];
-  });
-}
+/** The positions that leave a row out for this client. */
+export const leftOutBy = ({ leavings }: Pick<School, "leavings">, code: string, hasBack: boolean): Leaving[] =>
+  leavings.filter(({ codes, onlyWith }) => codes.includes(code) && (hasBack || onlyWith !== "a-back"));
 
 /** Positions that are barred for who has a complaint or a condition: they cannot be chosen for this client. */
 export const barredFor = (

@@ -1,4 +1,6 @@
 import type { Protocol } from "../../core/assess/protocols.data";
+import { variationByCode } from "../../core/catalogue/catalogue";
+import type { LimitRule } from "../../core/limits/limit";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { ConditionKind } from "../../core/screen/conditions.data";
 import type { ScreenRule } from "../../core/screen/rules.data";
@@ -15,6 +17,10 @@ function whenText({ fromDays, untilDays }: ScreenRule): string {
   const parts = [fromDays ? `from ${weeks(fromDays)}` : "", untilDays !== undefined ? `until ${weeks(untilDays + 1)}` : ""].filter(Boolean);
   return parts.length > 0 ? `, ${parts.join(" ")}` : "";
 }
+
+const namesOf = (codes: readonly string[]): string => codes.flatMap((code) => variationByCode(code)?.name.toLowerCase() ?? []).join(", ");
+const closesText = (limit: LimitRule, units: UnitSystem): string =>
+  limit.kind === "rows" ? namesOf(limit.codes) : limitRuleText(limit, "both", units).toLowerCase();
 
 interface Props {
   signs: readonly WarningSign[];
@@ -57,10 +63,12 @@ export function RulesPage({ signs, kinds, rules, protocols, units }: Props) {
                       {ruleText(rule.id)}{" "}
                       {rule.limit && (
                         <strong>
-                          Closes: {limitRuleText(rule.limit, "both", units).toLowerCase()}
-                          {whenText(rule)}.{" "}
+                          Closes: {closesText(rule.limit, units)}
+                          {whenText(rule)}
+                          {rule.untilMeasured ? ", until it is measured otherwise" : ""}.{" "}
                         </strong>
                       )}
+                      {rule.limit?.kind === "rows" && <>Instead: {namesOf(rule.limit.instead)}. </>}
                       {rule.asksFirst && <strong>No session before a clearance{whenText(rule)}. </strong>}
                       <Soft>{sourceText(rule.source)}</Soft>
                     </li>

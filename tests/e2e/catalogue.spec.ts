@@ -1,0 +1,66 @@
+import { expect, expectAccessible, openClient, sql, test } from "./studio";
+
+test("the catalogue is searched by words with slips in them, by shelf, kit and condition, and a row opens whole", async ({
+  trainer: page,
+}) => {
+  await page.getByRole("link", { name: "Catalogue", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Catalogue" })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "208 ways" })).toBeVisible();
+  await expectAccessible(page);
+  const rows = page.getByRole("navigation", { name: "Rows" });
+  await page.getByRole("textbox", { name: "Find" }).fill("cosack squat");
+  await expect(rows.getByRole("link").first()).toContainText("Side-to-side squat");
+  await rows.getByRole("link").first().click();
+  const detail = page.getByRole("region", { name: "Side-to-side squat" });
+  await expect(detail).toContainText("Also called cossack squat");
+  await expect(detail).toContainText("inner thigh");
+  await expect(detail.getByRole("img").first()).toBeVisible();
+  await detail.getByRole("link", { name: "full single-leg squat" }).click();
+  await expect(page.getByRole("region", { name: "Full single-leg squat" })).toBeVisible();
+  await page.getByRole("textbox", { name: "Find" }).fill("");
+  await page.getByRole("button", { name: /For a client with/ }).click();
+  await page.getByRole("option", { name: "Disc, with pain into buttock or leg" }).click();
+  await page.getByRole("button", { name: /Shelf/ }).click();
+  await page.getByRole("option", { name: "Hinge" }).click();
+  await expect(rows.getByRole("link", { name: /H13/ })).toContainText("closed for this condition");
+  await expect(rows.getByRole("link", { name: /H14/ })).not.toContainText("closed for this condition");
+  await page.getByRole("textbox", { name: "Find" }).fill("zzqx");
+  await expect(rows).toContainText("Nothing found");
+});
+
+test("every pattern has its list, what is drawn or posed, and words that narrow it", async ({ trainer: page }) => {
+  await openClient(page, "Ansel Birk", "Fit");
+  const patterns = page.getByRole("group", { name: "Pattern" });
+  for (const pattern of ["Squat", "Hinge", "Bridge", "Step", "Helper"]) {
+    await patterns.getByRole("button", { name: pattern }).click();
+    await expect(page.getByRole("region", { name: /^(Open today|Try one light set first|Not measured yet)$/ }).first()).toBeVisible();
+    await expect(page.getByRole("region", { name: "Set-up" }).getByRole("img").first()).toBeVisible();
+    await expectAccessible(page);
+  }
+  await page.getByRole("searchbox", { name: "Find in this list" }).fill("bird");
+  await page.getByRole("button", { name: /^Bird dog/ }).click();
+  await expect(page.getByRole("img", { name: /How Bird dog is done/ })).toBeVisible();
+  await expect(page.getByRole("main")).toContainText("by rule: no kneeling");
+});
+
+test("a school is chosen for a client with a reason, compared with another on that client, and Fit goes by it", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Bram Ketter", "Limits");
+  await page.getByRole("region", { name: "School" }).getByRole("link", { name: "Change or compare" }).click();
+  const compared = page.getByRole("region", { name: "Compared on this client" });
+  await expect(compared).toContainText(/exercises they do not see alike/);
+  await expect(compared).toContainText("Left out by the school");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: /Whole school/ }).click();
+  await page.getByRole("option", { name: "Gentle" }).click();
+  await expect(page.getByRole("button", { name: "Train by this school" })).toBeDisabled();
+  await page.getByRole("textbox", { name: /^Why this school/ }).fill("Sore after the market week");
+  await page.getByRole("button", { name: "Train by this school" }).click();
+  await expect(page.getByRole("region", { name: "School" })).toContainText("Gentle, chosen by Tove Lind");
+  await openClient(page, "Bram Ketter", "Fit");
+  await page.getByRole("searchbox", { name: "Find in this list" }).fill("full-range");
+  await page.getByRole("button", { name: /Why Full-range squat is closed/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("Left out by the school: depth");
+  await sql("delete from school_choice where reason = $1", ["Sore after the market week"]);
+});
