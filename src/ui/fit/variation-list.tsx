@@ -19,7 +19,7 @@ import { groupName } from "../text/catalogue-text";
 import { fitReasonText, openingText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
 import { percentRangeText } from "../text/quantity-text";
-import { color, font, size } from "../theme/tokens";
+import { color, font, media, size } from "../theme/tokens";
 
 const HEADINGS: Record<CandidateState, string> = {
   open: "Open today",
@@ -28,6 +28,17 @@ const HEADINGS: Record<CandidateState, string> = {
   closed: "Closed, and what would open it",
 };
 
+/** Scrolls by itself beside the figure, so that no card lies half under the stair. */
+const Scrolling = styled.div`
+  display: grid;
+  gap: 5px;
+  align-content: start;
+  max-height: max(320px, calc(100vh - 420px));
+  overflow-y: auto;
+  ${media.upright} {
+    max-height: 60vh;
+  }
+`;
 const Group = styled.section`
   display: grid;
   gap: 5px;
@@ -129,54 +140,56 @@ export function VariationList(props: {
           onChange={narrow.setShelf}
         />
       )}
-      {shown.length === 0 && <Soft role="status">Nothing by these words here.</Soft>}
-      {(["open", "try", "not-measured", "closed"] as const).map((state) => {
-        const group = shown.filter(({ candidate }) => candidate.state === state);
-        if (group.length === 0) return null;
-        const isWhole = opened.includes(state) || narrow.words !== "";
-        const seen = isWhole ? group : group.filter(({ candidate }, i) => i < FIRST || candidate.variationId === current.id);
-        return (
-          <Group key={state} aria-label={HEADINGS[state]}>
-            <h3>{HEADINGS[state]}</h3>
-            {seen.map(({ candidate, also }) => {
-              const { variationId, tightest: use, opening, reasons, setting } = candidate;
-              const { name } = variationById(variationId);
-              const isPicked = variationId === current.id;
-              return (
-                <Item key={variationId} $state={state} $picked={isPicked}>
-                  <Pick type="button" aria-pressed={isPicked} onClick={() => onPick(variationId)}>
-                    <strong>{name}</strong>
-                    {state === "closed" && opening ? openingText(opening, limits, units) : settingText(setting, units)}
-                  </Pick>
-                  <Figures $closed={state === "closed"}>
-                    <Why
-                      title={`${name}: ${state.replace("-", " ")}`}
-                      label={use ? percentRangeText(use.low, use.high) : "why"}
-                      about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state.replace("-", " ")}`}
-                    >
-                      <ul>
-                        {reasons.map((reason, i) => (
-                          <li key={i}>{fitReasonText(reason, limits, units)}</li>
-                        ))}
-                      </ul>
-                    </Why>
-                  </Figures>
-                  {also.length > 0 && (
-                    <Also>
-                      <Names ids={also} />
-                    </Also>
-                  )}
-                </Item>
-              );
-            })}
-            {seen.length < group.length && (
-              <TextButton onPress={() => setOpened([...opened, state])} style={{ justifySelf: "start" }}>
-                and {group.length - seen.length} more
-              </TextButton>
-            )}
-          </Group>
-        );
-      })}
+      <Scrolling>
+        {shown.length === 0 && <Soft role="status">Nothing by these words here.</Soft>}
+        {(["open", "try", "not-measured", "closed"] as const).map((state) => {
+          const group = shown.filter(({ candidate }) => candidate.state === state);
+          if (group.length === 0) return null;
+          const isWhole = opened.includes(state) || narrow.words !== "";
+          const seen = isWhole ? group : group.filter(({ candidate }, i) => i < FIRST || candidate.variationId === current.id);
+          return (
+            <Group key={state} aria-label={HEADINGS[state]}>
+              <h3>{HEADINGS[state]}</h3>
+              {seen.map(({ candidate, also }) => {
+                const { variationId, tightest: use, opening, reasons, setting } = candidate;
+                const { name } = variationById(variationId);
+                const isPicked = variationId === current.id;
+                return (
+                  <Item key={variationId} $state={state} $picked={isPicked}>
+                    <Pick type="button" aria-pressed={isPicked} onClick={() => onPick(variationId)}>
+                      <strong>{name}</strong>
+                      {state === "closed" && opening ? openingText(opening, limits, units) : settingText(setting, units)}
+                    </Pick>
+                    <Figures $closed={state === "closed"}>
+                      <Why
+                        title={`${name}: ${state.replace("-", " ")}`}
+                        label={use ? percentRangeText(use.low, use.high) : "why"}
+                        about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state.replace("-", " ")}`}
+                      >
+                        <ul>
+                          {reasons.map((reason, i) => (
+                            <li key={i}>{fitReasonText(reason, limits, units)}</li>
+                          ))}
+                        </ul>
+                      </Why>
+                    </Figures>
+                    {also.length > 0 && (
+                      <Also>
+                        <Names ids={also} />
+                      </Also>
+                    )}
+                  </Item>
+                );
+              })}
+              {seen.length < group.length && (
+                <TextButton onPress={() => setOpened([...opened, state])} style={{ justifySelf: "start" }}>
+                  and {group.length - seen.length} more
+                </TextButton>
+              )}
+            </Group>
+          );
+        })}
+      </Scrolling>
     </>
   );
 }
