@@ -17,6 +17,7 @@ import {
   type Soon,
 } from "../../core/screen/screen";
 import type { FurtherQuestion } from "../../core/screen/further.data";
+import type { Clearance } from "../../core/progress/warning";
 import type { UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
@@ -26,6 +27,9 @@ import { conditionText, gateText, questionText } from "../text/screen-text";
 import { color } from "../theme/tokens";
 import { ActivityQuestion, ClearanceQuestion } from "./clearance-question";
 import { ConditionsQuestion } from "./conditions-question";
+import { dayText } from "../text/day-text";
+import { warningText } from "../text/decision-text";
+import { roleName } from "../text/limit-text";
 import { answeredText } from "./answered";
 import { AidsQuestion, BackQuestion, GoalsQuestion, MedicinesQuestion, PainQuestion, PersonQuestion } from "./further-questions";
 import { LettersCard, type LetterShown } from "./letters-card";
@@ -89,6 +93,8 @@ export interface ScreenPageProps {
   /** Those that follow, asked when there is time. */
   further: readonly FurtherQuestion[];
   letters: readonly LetterShown[];
+  /** Signs that stood open once, and who cleared each. */
+  cleared: readonly Clearance[];
   /** What is about to run out. */
   soon: readonly Soon[];
   complaints: readonly Complaint[];
@@ -106,6 +112,7 @@ export function ScreenPage({
   limits,
   further,
   letters,
+  cleared,
   soon,
   complaints,
   today,
@@ -159,6 +166,19 @@ export function ScreenPage({
               </p>
             )}
           </Card>
+          {cleared.length > 0 && (
+            <Card aria-label="Signs that were cleared">
+              <Title>Signs that were cleared</Title>
+              <ul>
+                {cleared.map(({ id, sign, by, role, day, note }) => (
+                  <li key={id}>
+                    {warningText(sign)}: by {by}, {roleName[role].toLowerCase()}, {dayText(day)}
+                    {note && <Soft>. {note}</Soft>}
+                  </li>
+                ))}
+              </ul>
+            </Card>
+          )}
           {clocks.length + soon.length > 0 && (
             <Card aria-label="Clocks">
               {soon.map((each) => (

@@ -27,6 +27,7 @@ export default async function Page({ params }: { params: Promise<{ clientId: str
       clocks={clocksOf(screen, today)}
       limits={limits.filter(isScreenLimit)}
       letters={letters}
+      cleared={record.clearances}
       soon={soonOf(screen, limits, today, schoolIn(record).clearanceMonths)}
       complaints={record.complaints}
       further={furtherQuestions(
