@@ -27,7 +27,6 @@ import { conditionText, gateText, questionText } from "../text/screen-text";
 import { color } from "../theme/tokens";
 import { ActivityQuestion, ClearanceQuestion } from "./clearance-question";
 import { ConditionsQuestion } from "./conditions-question";
-import { dayText } from "../text/day-text";
 import { warningText } from "../text/decision-text";
 import { roleName } from "../text/limit-text";
 import { answeredText } from "./answered";
