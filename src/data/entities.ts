@@ -4,6 +4,7 @@ import type { BodyOverrides, Sex } from "../core/body/body";
 import type { DailyTask } from "../core/fit/daily";
 import type { Ceiling } from "../core/limits/ceiling";
 import type { LimitedBy, Site } from "../core/limits/complaint";
+import type { KitItem } from "../core/fit/assemble";
 import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
 import type { BandTable } from "../core/mechanics/band";
 import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/channels";
@@ -87,6 +88,13 @@ export const SchoolChoiceRow = defineEntity({
     numbers: p.json<SchoolChoice["numbers"]>(),
     reason: p.string(),
   },
+});
+
+/** What stands in a place: the studio's where no client is named, else that client's home. The latest counts. */
+export const KitListRow = defineEntity({
+  name: "KitListRow",
+  tableName: "kit_list",
+  properties: { ...scoped, clientId: p.uuid().nullable(), day: p.date(), items: p.json<readonly KitItem[]>() },
 });
 
 /** A clinician's letter: private to the studio, read nowhere but by its own address. */
@@ -257,6 +265,7 @@ export const clientEntities = [
   ScreenRow,
   FindingRow,
   SchoolChoiceRow,
+  KitListRow,
   LetterRow,
   ComplaintRow,
   BodyMeasureRow,

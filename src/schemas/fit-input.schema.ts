@@ -7,6 +7,8 @@ import { CONDITION_IDS } from "../core/screen/conditions.data";
 import { findingsSchema } from "./assess.schema";
 import { PRESET_IDS, type PresetId, type SchoolNumbers } from "../core/school/school";
 import { schoolKeys } from "./school.schema";
+import { kitItemKeys } from "./kit.schema";
+import type { KitItem } from "../core/fit/assemble";
 import { channelSide, day, side, within } from "./fields";
 
 /** Other words for a condition, as scripts write them. */
@@ -39,13 +41,6 @@ export interface ShortFindings {
   neutralHeelRaise?: BySide;
   kneels?: boolean;
 }
-export interface KitInput {
-  kind: Equipment;
-  heightM?: number;
-  thicknessM?: number;
-  massKg?: number;
-  count?: number;
-}
 /** A preset by name, or one with what is held otherwise. */
 export type SchoolInput = PresetId | { preset: PresetId; positions?: Record<string, string>; numbers?: Partial<SchoolNumbers> };
 export interface ToldInput {
@@ -53,7 +48,7 @@ export interface ToldInput {
   activity?: { active: boolean; monthsActive: number };
   findings?: Finding[] | ShortFindings;
   place?: Place;
-  equipment?: (Equipment | KitInput)[];
+  equipment?: (Equipment | KitItem)[];
   school?: SchoolInput;
 }
 
@@ -95,16 +90,5 @@ export const toldKeys = {
   ),
   school: schoolInputSchema,
   place: Joi.string().valid(...PLACES),
-  equipment: Joi.array()
-    .items(
-      kind,
-      Joi.object({
-        kind: kind.required(),
-        heightM: within({ min: 0.01, max: 1.5 }),
-        thicknessM: within({ min: 0.005, max: 0.5 }),
-        massKg: within({ min: 0, max: 300 }),
-        count: Joi.number().integer().min(1).max(50),
-      }),
-    )
-    .max(200),
+  equipment: Joi.array().items(kind, Joi.object(kitItemKeys)).max(200),
 };

@@ -12,6 +12,11 @@ const FILES_OF_BUILD = `floor-files-${BUILD}`;
 const PATIENCE_S = 4;
 
 const isKept = ({ pathname }: URL): boolean => /^\/clients\/[^/]+\/(floor|fit)$/.test(pathname);
+/** A page's own address: of what is asked in it only the place makes another page. */
+function addressOf({ origin, pathname, searchParams }: URL): string {
+  const place = searchParams.get("place");
+  return origin + pathname + (place ? `?place=${encodeURIComponent(place)}` : "");
+}
 /** A page as the studio gave it: a sign-in page is not kept in its place, and an error of the studio's is not shown in it. */
 const whole: SerwistPlugin = {
   cacheWillUpdate: async ({ response }) => (response.ok && !response.redirected ? response : null),
@@ -61,8 +66,7 @@ async function file(event: FetchEvent): Promise<Response> {
 self.addEventListener("fetch", (event) => {
   const url = new URL(event.request.url);
   if (event.request.method !== "GET" || url.origin !== location.origin) return;
-  if (event.request.mode === "navigate" && isKept(url))
-    event.respondWith(pages.handle({ event, request: new Request(url.origin + url.pathname) }));
+  if (event.request.mode === "navigate" && isKept(url)) event.respondWith(pages.handle({ event, request: new Request(addressOf(url)) }));
   else if (url.pathname.startsWith("/_next/static/")) event.respondWith(file(event));
 });
 

@@ -64,3 +64,25 @@ test("a school is chosen for a client with a reason, compared with another on th
   await expect(page.getByRole("dialog")).toContainText("Left out by the school: depth");
   await sql("delete from school_choice where reason = $1", ["Sore after the market week"]);
 });
+
+test("a client's home is listed by its things; Fit at home proposes what can be set up from them, and closes the rest", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Maren Holt", "Fit");
+  await page.getByRole("button", { name: /the studio/ }).click();
+  await page.getByRole("option", { name: "home", exact: true }).click();
+  await expect(page.getByRole("link", { name: "what is there" })).toBeVisible();
+  await page
+    .getByRole("button", { name: /^Raised sit-to-stand|^Slow-lowering sit-to-stand|^Partial squat/ })
+    .first()
+    .click();
+  await expect(page.getByRole("group", { name: "Levers" })).toContainText(/chair 46 cm and|sofa 42 cm and/);
+  await page.getByRole("searchbox", { name: "Find in this list" }).fill("leg press");
+  await expect(page.getByRole("region", { name: "Closed, and what would open it" })).toContainText("opens with the equipment");
+  await page.getByRole("link", { name: "what is there" }).click();
+  await expect(page.getByRole("heading", { name: "What is at home" })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Add a thing" }).click();
+  await page.getByRole("button", { name: "Keep the list" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "Kept" })).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import type { Equipment } from "../catalogue/equipment";
 import type { LeverId } from "../templates/lever";
+import type { Kit } from "./context";
 
 /** A thing that is really there: its height, thickness or mass, and how many of it. */
 export interface KitItem {
@@ -9,6 +10,23 @@ export interface KitItem {
   massKg?: number;
   count?: number;
 }
+/** What one sits on, what one steps on, what one holds, and what lies on top of each. Source: common practice, no source. */
+const SEATS: readonly Equipment[] = ["chair", "box", "bench", "sofa"];
+const LAYERS: readonly Equipment[] = ["cushion", "mat"];
+const STEPS: readonly Equipment[] = ["step", "box"];
+/** What a thing may measure: outside it is a slip. */
+export const KIT_LIMITS = {
+  heightM: { min: 0.01, max: 1.5 },
+  thicknessM: { min: 0.005, max: 0.5 },
+  massKg: { min: 0, max: 300 },
+  mostOfAKind: 50,
+} as const;
+/** How things are measured: by the height one sits or steps on, by how much one adds, by mass; the rest by being there. */
+export function measuredBy(kind: Equipment): "heightM" | "thicknessM" | "massKg" | null {
+  if (SEATS.includes(kind) || STEPS.includes(kind)) return "heightM";
+  if (LAYERS.includes(kind)) return "thicknessM";
+  return kind === "dumbbell" || kind === "barbell" || kind === "hex-bar" ? "massKg" : null;
+}
 /** A value that can be set up, and from what. */
 export interface Assembled {
   value: number;
@@ -17,10 +35,6 @@ export interface Assembled {
 /** Values of a lever that this kit can set up; a lever it does not name goes by its increment. */
 export type AssembledLevers = Readonly<Partial<Record<LeverId, readonly Assembled[]>>>;
 
-/** What one sits on, what one steps on, what one holds, and what lies on top of each. Source: common practice, no source. */
-const SEATS: readonly Equipment[] = ["chair", "box", "bench", "sofa"];
-const LAYERS: readonly Equipment[] = ["cushion", "mat"];
-const STEPS: readonly Equipment[] = ["step", "box"];
 /** More layers than this slide. */
 const MOST_LAYERS = 6;
 const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
@@ -86,6 +100,10 @@ export function assembledFrom(items: readonly KitItem[]): AssembledLevers {
     ...(held.length > 0 ? { loadKg: loads } : {}),
   };
 }
+
+/** A room by its list; where nobody has listed it, everything the usual increments allow. */
+export const kitOf = (usual: Kit, items: readonly KitItem[] | null): Kit =>
+  items === null ? usual : { ...usual, equipment: [...new Set(items.map(({ kind }) => kind))], assembled: assembledFrom(items) };
 
 /** From what a value is set up; null where the kit does not say. */
 export const recipeOf = (assembled: AssembledLevers, lever: LeverId, value: number): Assembled["recipe"] | null =>

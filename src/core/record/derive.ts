@@ -1,6 +1,8 @@
 import { variationById } from "../catalogue/catalogue";
+import { type Place, USUAL_AT } from "../catalogue/equipment";
 import type { Pattern } from "../catalogue/variation";
-import { DEFAULT_KIT, type FitContext, kitWithCushion } from "../fit/context";
+import { kitOf } from "../fit/assemble";
+import { DEFAULT_KIT, type FitContext, type Kit, kitWithCushion } from "../fit/context";
 import { judge } from "../fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
 import { isBack } from "../limits/complaint";
@@ -21,8 +23,15 @@ const carefulOf = ({ complaints, screen }: ClientRecord): Careful[] => [
   ...new Set([...(complaints.some(({ site }) => isBack(site)) ? (["back"] as const) : []), ...carefulFrom(screen)]),
 ];
 
+/** What can be set up at a place: as it was listed, else by the usual increments; a home nobody listed has what every home has. */
+function kitAt({ cushionM, studioKit, homeKit }: ClientRecord, place: Place): Kit {
+  const usual = cushionM === null ? DEFAULT_KIT : kitWithCushion(cushionM);
+  if (place === "studio") return kitOf(usual, studioKit);
+  return place === "home" && homeKit ? kitOf(usual, homeKit) : { ...usual, equipment: USUAL_AT[place] };
+}
+
 /** Everything that decides what fits today, for the leg that leads; null until a body is measured. */
-export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side): FitContext | null {
+export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side, place: Place = "studio"): FitContext | null {
   const own = subjectOf(record);
   if (!own) return null;
   const subject = leadSide ? { ...own, leadSide } : own;
@@ -39,7 +48,7 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side):
     calmRows: calmRows(record),
     ownRange: ownRange(record, subject),
     today,
-    kit: record.cushionM === null ? DEFAULT_KIT : kitWithCushion(record.cushionM),
+    kit: kitAt(record, place),
     school,
     targetUseFraction: school.targetUseFraction,
   };

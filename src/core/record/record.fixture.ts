@@ -103,6 +103,8 @@ export function record(more: Partial<ClientRecord> = {}): ClientRecord {
     clearances: [],
     cushionM: null,
     school: null,
+    studioKit: null,
+    homeKit: null,
     ...more,
   };
 }

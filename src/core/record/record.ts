@@ -12,6 +12,7 @@ import type { PostureRule } from "../mechanics/posture";
 import type { DecisionMove, DecisionReason } from "../progress/decide";
 import type { Morning, MorningClass } from "../progress/morning";
 import type { Clearance, Warning } from "../progress/warning";
+import type { KitItem } from "../fit/assemble";
 import type { SchoolChoice } from "../school/school";
 import type { ScreenAnswers } from "../screen/screen";
 import type { Change } from "../fit/tread";
@@ -48,6 +49,9 @@ export interface ClientRecord {
   clearances: readonly Clearance[];
   /** How thick one of the studio's cushions is under a client; null until somebody measured one. */
   cushionM: number | null;
+  /** What the studio and the client's home have; null where nobody has listed it. */
+  studioKit: readonly KitItem[] | null;
+  homeKit: readonly KitItem[] | null;
   /** As it was last chosen; null where the house's own holds. */
   school: SchoolChoice | null;
 }

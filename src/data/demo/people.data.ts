@@ -2,6 +2,7 @@ import { nFromKgf } from "../../core/units";
 import type { Finding } from "../../core/assess/finding";
 import type { SetUp } from "../../core/assess/protocols.data";
 import type { BodyOverrides } from "../../core/body/body";
+import type { KitItem } from "../../core/fit/assemble";
 import type { DailyTask } from "../../core/fit/daily";
 import type { Limit } from "../../core/limits/limit";
 import type { MeasuredBand } from "../../core/mechanics/band";
@@ -44,6 +45,8 @@ export interface DemoClient {
   limits: (Omit<InDays<Limit, "fromDay" | "untilDay">, "id" | "lift"> & { fromDay: number })[];
   /** What is trained, pattern by pattern, and what is known of it already. */
   rows: readonly { variationId: string; side: Side; known: Setting }[];
+  /** What stands at home. */
+  home?: readonly KitItem[];
   /** The school they are trained by, where it is not the house's own. */
   school?: { preset: PresetId; reason: string };
   /** How the simulated joint behaves; the rules never see it. */
@@ -152,6 +155,15 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     rows: [
       { variationId: "box-squat-pole", side: "right", known: { handForceN: nFromKgf(8) } },
       { variationId: "step-up-rail", side: "right", known: { handForceN: nFromKgf(8) } },
+    ],
+    home: [
+      { kind: "chair", heightM: 0.46 },
+      { kind: "sofa", heightM: 0.42 },
+      { kind: "cushion", thicknessM: 0.05, count: 4 },
+      { kind: "step", heightM: 0.18 },
+      { kind: "counter" },
+      { kind: "rail" },
+      { kind: "mat", thicknessM: 0.01, count: 1 },
     ],
     joint: { toleratedUse: 1.0, gainPerSession: 0.012, setback: null },
   },

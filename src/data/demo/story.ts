@@ -15,6 +15,7 @@ import { addClearance, addClient, addFinding, addLimit, addScreen, setDailyHeigh
 import { appendFloorEvents } from "../repos/floor.repo";
 import { startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
+import { setKitList } from "../repos/studio.repo";
 import type { Scope } from "../scope";
 import type { DemoClient } from "./people.data";
 import { chanceFrom, morningAfter, sessionEvents, toleratedUse } from "./simulate";
@@ -80,6 +81,7 @@ async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, c
       note: "",
       ...finding,
     });
+  if (person.home) await setKitList(scope, em, clientId, person.home, firstDay);
   if (person.school)
     await expectTaken(chooseSchool(scope, em, clientId, { positions: {}, numbers: {}, ...person.school }, TRAINER, firstDay));
   if (person.calmPoses.length === 0) return; // nothing has been trained yet

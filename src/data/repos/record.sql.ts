@@ -93,5 +93,7 @@ select jsonb_build_object(
     from clearance c join mine using (studio_id, client_id)),
   'school', (select jsonb_build_object('id', s.id, 'preset', s.preset, 'positions', s.positions, 'numbers', s.numbers, 'by', s.by, 'reason', s.reason, 'day', s.day)
     from school_choice s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
+  'studioKit', (select k.items from kit_list k join mine using (studio_id) where k.client_id is null order by k.created_at desc, k.id desc limit 1),
+  'homeKit', (select k.items from kit_list k join mine using (studio_id, client_id) order by k.created_at desc, k.id desc limit 1),
   'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)
 ) as record`;

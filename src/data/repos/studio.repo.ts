@@ -2,7 +2,8 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
 import type { UnitSystem } from "../../core/units";
 import type { MeasuredBand } from "../../core/mechanics/band";
-import { BandRow, CushionRow } from "../entities";
+import type { KitItem } from "../../core/fit/assemble";
+import { BandRow, CushionRow, KitListRow } from "../entities";
 import { audit, type Scope, stamp } from "../scope";
 
 /** What stands around in the studio, as it was measured there. */
@@ -30,6 +31,23 @@ export async function addCushion(scope: Scope, em: EntityManager, thicknessM: nu
   const row = { ...stamp(scope), day, thicknessM };
   await em.insert(CushionRow, row);
   await audit(scope, em, "measured", "cushion", row.id);
+}
+
+/** What a place has: the studio, or a client's home; null where nobody has listed it. */
+export async function kitListOf({ studioId }: Scope, em: EntityManager, clientId: string | null): Promise<readonly KitItem[] | null> {
+  const row = await em.findOne(KitListRow, { studioId, clientId }, { orderBy: { createdAt: "desc", id: "desc" } });
+  return row?.items ?? null;
+}
+export async function setKitList(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string | null,
+  items: readonly KitItem[],
+  day: Day,
+): Promise<void> {
+  const row = { ...stamp(scope), clientId, day, items };
+  await em.insert(KitListRow, row);
+  await audit(scope, em, "listed", "kit", row.id);
 }
 
 /** A member of a studio as a page needs one: who, for which studio, in which units and time zone. */

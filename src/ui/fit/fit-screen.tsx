@@ -5,6 +5,7 @@ import Link from "next/link";
 import { useMemo, useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
+import type { Place } from "../../core/catalogue/equipment";
 import { type Pattern, PATTERNS } from "../../core/catalogue/variation";
 import type { FitContext } from "../../core/fit/context";
 import type { DailyTask } from "../../core/fit/daily";
@@ -28,6 +29,7 @@ import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
 import { LeversPanel } from "./levers-panel";
 import { PatternTabs } from "./pattern-tabs";
+import { PlacePick } from "./place-pick";
 import { PoseNumbers } from "./pose-numbers";
 import { StairBar } from "./stair-bar";
 import { type Fit, type Plan, rangesOf, useFit } from "./use-fit";
@@ -71,6 +73,8 @@ const Asked = styled(Stack)`
 export interface FitScreenProps {
   clientId: string;
   context: FitContext;
+  /** Where it is set up: what stands there decides. */
+  place: Place;
   plans: readonly Plan[];
   provisional: readonly string[];
   dailyTasks: readonly DailyTask[];
@@ -168,7 +172,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
       <LeversPanel
         ranges={rangesOf(fit)}
         setting={setting}
-        increments={context.kit.increments}
+        kit={context.kit}
         side={context.subject.leadSide}
         units={units}
         ceilings={fit.around?.leverCeilings ?? []}
@@ -218,6 +222,7 @@ export function FitScreen(props: FitScreenProps) {
         >
           <Stack as="section" aria-label="Variations" $gap={4}>
             <PatternTabs pattern={fit.pattern} patterns={PATTERNS} onPick={fit.setPattern} />
+            <PlacePick clientId={props.clientId} place={props.place} />
             <VariationList
               candidates={fit.candidates}
               current={{ id: variation.id, judgement, setting }}

@@ -5,9 +5,12 @@ import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-compon
 import styled from "styled-components";
 import type { OwnRange } from "../../core/templates/form";
 import { harderOf, type LeverId, type Setting } from "../../core/templates/lever";
+import { recipeOf } from "../../core/fit/assemble";
+import type { Kit } from "../../core/fit/context";
 import { TextButton } from "../kit/button";
+import { Soft } from "../kit/layout";
 import { LeverBase } from "../kit/slider";
-import { leverName, leverValueText } from "../text/lever-text";
+import { leverName, leverValueText, recipeText } from "../text/lever-text";
 import { color, font } from "../theme/tokens";
 
 const Panel = styled.div`
@@ -55,7 +58,7 @@ function CeilingMark({ range, isFlipped, at, units }: { range: OwnRange; isFlipp
 
 /** One lever; right on its slider is always harder, so a height that is harder when lower runs from high to low. */
 function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: number | null }) {
-  const { range, ceiling, setting, increments, units, side, onLever } = props;
+  const { range, ceiling, setting, kit, units, side, onLever } = props;
   const { lever, min, max, start } = range;
   const isShare = lever === "shareFraction";
   const name = isShare ? `${side === "left" ? "Left" : "Right"} leg bears` : leverName(lever);
@@ -63,11 +66,12 @@ function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: numbe
   const shown = (value: number): number => (isFlipped ? min + max - value : value);
   const value = setting[lever];
   const isOpen = isShare && value === undefined;
+  const recipe = value === undefined ? null : recipeOf(kit.assembled ?? {}, lever, value);
   return (
     <Lever
       minValue={min}
       maxValue={max}
-      step={increments[lever]}
+      step={kit.increments[lever]}
       value={shown(value ?? start)}
       onChange={(next) => onLever(lever, Math.min(max, Math.max(min, shown(next as number))))}
     >
@@ -79,6 +83,7 @@ function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: numbe
         <CeilingMark range={range} isFlipped={isFlipped} at={ceiling} units={units} />
         <SliderThumb className="thumb" aria-label={name} {...(isOpen ? { style: { opacity: 0.45 } } : {})} />
       </SliderTrack>
+      {recipe && <Soft style={{ gridColumn: "1 / -1" }}>{recipeText(recipe, units)}</Soft>}
       {isShare && value !== undefined && (
         <TextButton aria-label="The weight was not measured" onPress={() => onLever(lever, null)}>
           not measured
@@ -91,7 +96,7 @@ function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: numbe
 interface LeversPanelProps {
   ranges: readonly OwnRange[];
   setting: Setting;
-  increments: Readonly<Record<LeverId, number>>;
+  kit: Kit;
   side: string;
   units: UnitSystem;
   onLever: (lever: LeverId, value: number | null) => void;

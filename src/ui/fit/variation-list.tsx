@@ -33,7 +33,7 @@ const Scrolling = styled.div`
   display: grid;
   gap: 5px;
   align-content: start;
-  max-height: max(320px, calc(100vh - 420px));
+  max-height: max(280px, calc(100vh - 475px));
   overflow-y: auto;
   ${media.upright} {
     max-height: 60vh;

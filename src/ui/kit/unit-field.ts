@@ -38,6 +38,24 @@ export function lengthField(
       };
 }
 
+/** The same for a mass: kilograms or pounds as plates and bells are marked. */
+export function massField(
+  units: UnitSystem,
+  valueKg: number,
+  { min, max }: { min: number; max: number },
+  onChange: (valueKg: number) => void,
+) {
+  const { unit, step, toSi, fromSi } = leverField("loadKg", units);
+  return {
+    unit,
+    step,
+    value: toStep(fromSi(valueKg), step),
+    minValue: Math.ceil(fromSi(min) / step) * step,
+    maxValue: Math.floor(fromSi(max) / step) * step,
+    onChange: (typed: number) => onChange(toSi(typed)),
+  };
+}
+
 interface UnitEdge {
   unit: string;
   step: number;

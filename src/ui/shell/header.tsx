@@ -143,6 +143,7 @@ export function Header({
         <Tools style={client ? undefined : { marginLeft: "auto" }}>
           {tools}
           {!client && <Link href="/catalogue">Catalogue</Link>}
+          {!client && <Link href="/equipment">Equipment</Link>}
           {!client && <Link href="/account">You and your devices</Link>}
           <KeysHelp />
           <TextButton aria-label={`Show ${other} units`} isDisabled={isChanging} onPress={() => change(() => setUnitsAction(other))}>

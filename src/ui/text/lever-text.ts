@@ -1,6 +1,7 @@
 import type { UnitSystem } from "../../core/units";
 import type { Equipment } from "../../core/catalogue/equipment";
 import type { Dose } from "../../core/catalogue/variation";
+import type { Assembled } from "../../core/fit/assemble";
 import type { Change, LeverChange } from "../../core/fit/tread";
 import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
 import { angleText, handText, lengthText, massText, percentText, secondsText } from "./quantity-text";
@@ -122,3 +123,12 @@ const KIT_NAMES: Readonly<Partial<Record<Equipment, string>>> = {
 };
 export const kitName = (item: Equipment): string => KIT_NAMES[item] ?? item.replaceAll("-", " ");
 export const equipmentText = (equipment: readonly Equipment[]): string => equipment.map(kitName).join(", ");
+
+/** "chair 46 cm and 2 cushions of 5 cm" */
+export function recipeText(recipe: Assembled["recipe"], units: UnitSystem): string {
+  const parts = recipe.map(({ kind, size, count }) => {
+    const amount = kind === "dumbbell" || kind === "barbell" ? massText(size, units) : lengthText(size, units);
+    return count > 1 ? `${count} ${kitName(kind)}s of ${amount}` : `${kitName(kind)} ${amount}`;
+  });
+  return parts.length === 0 ? "" : `${parts.slice(0, -1).join(", ")}${parts.length > 1 ? " and " : ""}${parts.at(-1)}`;
+}

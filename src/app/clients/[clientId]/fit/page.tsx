@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { PLACES } from "../../../../core/catalogue/equipment";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import { painLimitOf } from "../../../../core/record/school";
 import { isCeilingProvisional } from "../../../../core/record/history";
@@ -8,11 +9,17 @@ import { requireSignedIn } from "../../../../server/session";
 import { FitScreen } from "../../../../ui/fit/fit-screen";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
-export default async function FitPage({ params }: { params: Promise<{ clientId: string }> }) {
-  const { clientId } = await params;
+interface Props {
+  params: Promise<{ clientId: string }>;
+  searchParams: Promise<{ place?: string }>;
+}
+
+export default async function FitPage({ params, searchParams }: Props) {
+  const [{ clientId }, { place: wanted }] = [await params, await searchParams];
+  const place = PLACES.find((each) => each === wanted) ?? "studio";
   const { today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
-  const context = fitContextOf(record, today);
+  const context = fitContextOf(record, today, undefined, place);
   if (!context)
     return (
       <MessageScreen title="No body yet">
@@ -22,7 +29,9 @@ export default async function FitPage({ params }: { params: Promise<{ clientId: 
     );
   return (
     <FitScreen
+      key={place}
       clientId={clientId}
+      place={place}
       context={context}
       plans={currentPlans(record).map(({ rung, prescription }) => ({
         pattern: rung.pattern,

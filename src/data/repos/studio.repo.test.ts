@@ -1,0 +1,49 @@
+import type { MikroORM } from "@mikro-orm/postgresql";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { fitContextOf } from "../../core/record/derive";
+import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
+import { eraseClient } from "./client.repo";
+import { loadRecord } from "./record.repo";
+import { kitListOf, setKitList } from "./studio.repo";
+
+let orm: MikroORM;
+beforeAll(async () => {
+  orm = await openTestDatabase();
+});
+afterAll(() => orm.close());
+
+const DAY = "2026-10-06";
+const HOME = [
+  { kind: "chair", heightM: 0.46 },
+  { kind: "cushion", thicknessM: 0.05, count: 2 },
+] as const;
+const contextAt = async ({ scope, clientId }: TestStudio, place: "studio" | "home" | "travel") => {
+  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId));
+  return record && fitContextOf(record, DAY, undefined, place);
+};
+
+test("a place has what was listed last; until then the studio has everything, a home what every home has", async () => {
+  const studio = await makeStudio(orm);
+  const { scope, clientId } = studio;
+  expect((await contextAt(studio, "studio"))?.kit).not.toHaveProperty("assembled");
+  expect((await contextAt(studio, "home"))?.kit.equipment).toContain("sofa");
+  expect((await contextAt(studio, "home"))?.kit.equipment).not.toContain("leg-press");
+  await inTest(orm, scope, (em) => setKitList(scope, em, clientId, [{ kind: "sofa" }], DAY));
+  await inTest(orm, scope, (em) => setKitList(scope, em, clientId, HOME, DAY));
+  const home = await contextAt(studio, "home");
+  expect(home?.kit.equipment).toEqual(["chair", "cushion"]);
+  expect(home?.kit.assembled?.seatHeightM?.map(({ value }) => value)).toEqual([0.46, 0.51, 0.56]);
+  expect((await contextAt(studio, "studio"))?.kit.equipment).toContain("leg-press"); // a home says nothing of the studio
+  await inTest(orm, scope, (em) => setKitList(scope, em, null, [{ kind: "pole" }], DAY));
+  expect((await contextAt(studio, "studio"))?.kit.equipment).toEqual(["pole"]);
+  expect((await contextAt(studio, "home"))?.kit.equipment).toEqual(["chair", "cushion"]);
+});
+
+test("lists are their studio's own, and a home's goes with its client", async () => {
+  const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];
+  const { scope, clientId } = studio;
+  await inTest(orm, scope, (em) => setKitList(scope, em, clientId, HOME, DAY));
+  expect(await inTest(orm, other.scope, (em) => kitListOf(other.scope, em, clientId))).toBeNull();
+  await inTest(orm, scope, (em) => eraseClient(scope, em, clientId));
+  expect(await inTest(orm, scope, (em) => kitListOf(scope, em, clientId))).toBeNull();
+});
