@@ -34,7 +34,7 @@ test("every pattern has its list, what is drawn or posed, and words that narrow 
   for (const pattern of ["Squat", "Hinge", "Bridge", "Step", "Helper"]) {
     await patterns.getByRole("button", { name: pattern }).click();
     await expect(page.getByRole("region", { name: /^(Open today|Try one light set first|Not measured yet)$/ }).first()).toBeVisible();
-    await expect(page.getByRole("region", { name: "Set-up" }).getByRole("img").first()).toBeVisible();
+    await expect(page.getByRole("region", { name: "Set-up" }).locator("svg").first()).toBeVisible();
     await expectAccessible(page);
   }
   await page.getByRole("searchbox", { name: "Find in this list" }).fill("bird");

@@ -34,6 +34,15 @@ test("a hinge, a bridge, a step and a helper are fitted, kept beside the squat, 
   for (const [tab, row] of Object.entries(kinds)) {
     await openClient(page, CLIENT, "Fit");
     await pattern(page, tab).click();
+    const find = page.getByRole("searchbox", { name: "Find in this list" });
+    if (typeof row === "string") {
+      await find.fill(row);
+      await page
+        .getByRole("button", { name: new RegExp(`^${row}`) })
+        .first()
+        .click();
+      await find.fill("");
+    }
     await expect(page.getByRole("heading", { name: row }).first()).toBeVisible();
     await expect(page.getByRole("region", { name: "Set-up" }).getByRole("group").first()).toBeVisible();
     await expect(page.getByRole("region", { name: "The stair" }).getByRole("button").nth(1)).toBeVisible();

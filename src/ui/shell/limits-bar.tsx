@@ -70,9 +70,11 @@ export function LimitsBar(props: {
   return (
     <Bar aria-label="Limits in force">
       {warnings.length > 0 && (
-        <Alarm href={`/clients/${clientId}/limits`} role="alert">
-          Warning sign open: {[...new Set(warnings.map(({ sign }) => warningText(sign)))].join("; ")}
-        </Alarm>
+        <div role="alert">
+          <Alarm href={`/clients/${clientId}/limits`}>
+            Warning sign open: {[...new Set(warnings.map(({ sign }) => warningText(sign)))].join("; ")}
+          </Alarm>
+        </div>
       )}
       <span>Limits</span>
       {binding.length === 0 && leftOut === 0 && <span>none in force</span>}

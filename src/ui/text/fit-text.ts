@@ -47,8 +47,9 @@ const TRIALS: Readonly<Record<Extract<FitReason, { code: "ladder-and-trial" }>["
 };
 
 /** What to take instead of a closed row, by name. */
+const namesOf = (codes: readonly string[]): string[] => codes.flatMap((code) => variationByCode(code)?.name.toLowerCase() ?? []);
 const insteadText = (codes: readonly string[]): string => {
-  const names = codes.flatMap((code) => variationByCode(code)?.name.toLowerCase() ?? []);
+  const names = namesOf(codes);
   return names.length > 0 ? ` Instead: ${names.join(", ")}.` : "";
 };
 
@@ -129,6 +130,7 @@ export function openingText(opening: Opening, limits: readonly Limit[], units: U
     case "limit-ends": {
       const limit = limits.find(({ id }) => id === opening.limitId);
       if (!limit) return "opens when its limit is lifted";
+      if (limit.rule.kind === "rows") return `left out by rule; instead: ${namesOf(limit.rule.instead).slice(0, 3).join(", ")}`;
       const what = limitRuleText(limit.rule, limit.side, units).toLowerCase();
       return isMeasuredLimit(limit)
         ? `opens when more is measured: ${what} so far`
