@@ -40,7 +40,7 @@ test("every pattern has its list, what is drawn or posed, and words that narrow 
   await page.getByRole("searchbox", { name: "Find in this list" }).fill("bird");
   await page.getByRole("button", { name: /^Bird dog/ }).click();
   await expect(page.getByRole("img", { name: /How Bird dog is done/ })).toBeVisible();
-  await expect(page.getByRole("main")).toContainText("by rule: no kneeling");
+  await expect(page.getByRole("main")).toContainText("No kneeling: Ansel");
 });
 
 test("a school is chosen for a client with a reason, compared with another on that client, and Fit goes by it", async ({
