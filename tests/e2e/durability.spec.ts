@@ -19,25 +19,17 @@ async function doSet(page: Page, pain: number): Promise<void> {
     .getByRole("button", { name: new RegExp(`^Pain ${pain}\\b`) })
     .click();
 }
-/** Until the service worker holds this page and the files of the build. */
+/** Until the service worker holds this page and every file of the build that is written into it. */
 async function untilKept(page: Page): Promise<void> {
-  const held = () =>
+  const isWhole = () =>
     page.evaluate(async () => {
-      const names = await caches.keys();
-      const counts = await Promise.all(names.map(async (name) => (await (await caches.open(name)).keys()).length));
-      return [counts.length, counts.reduce((sum, count) => sum + count, 0)];
+      const written = (await (await fetch("/floor-sw.js")).text()).match(/\/_next\/static\/[^"'`\\]+\.\w+/g) ?? [];
+      const files = [...new Set(written)];
+      const held = await Promise.all(files.map((file) => caches.match(file, { ignoreVary: true })));
+      const isPageHeld = (await caches.match(location.href.split("#")[0] ?? "", { ignoreVary: true })) !== undefined;
+      return files.length > 20 && held.every((response) => response !== undefined) && isPageHeld;
     });
-  let before = [0, 0];
-  await expect
-    .poll(
-      async () => {
-        const [last, now] = [before, await held()];
-        before = now;
-        return now[0] === 2 && now[1] === last[1] && (now[1] ?? 0) > 20;
-      },
-      { intervals: [1000], timeout: 30_000 },
-    )
-    .toBe(true);
+  await expect.poll(isWhole, { intervals: [1000], timeout: 60_000 }).toBe(true);
 }
 /** The browser's own cache hides what a service worker lacks. */
 async function emptyBrowserCache(page: Page): Promise<void> {
