@@ -50,8 +50,12 @@ async function fill(): Promise<void> {
   const cache = await caches.open(FILES_OF_BUILD);
   for (const url of FILES) {
     if (await cache.match(url)) continue;
-    const hit = (await caches.match(url, { ignoreVary: true })) ?? (await fetch(url, { signal: AbortSignal.timeout(30_000) }));
-    if (hit.ok) await cache.put(url, hit);
+    try {
+      const hit = (await caches.match(url, { ignoreVary: true })) ?? (await fetch(url, { signal: AbortSignal.timeout(30_000) }));
+      if (hit.ok) await cache.put(url, hit);
+    } catch {
+      // one file that did not come keeps no other back; it is asked for again with the next page, or once there is a connection
+    }
   }
 }
 

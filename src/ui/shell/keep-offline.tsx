@@ -32,7 +32,11 @@ export function KeepOffline() {
     };
     navigator.serviceWorker.register("/floor-sw.js", { scope: "/", updateViaCache: "none" }).then(keepPage, () => undefined);
     navigator.serviceWorker.addEventListener("controllerchange", taken);
-    return () => navigator.serviceWorker.removeEventListener("controllerchange", taken);
+    window.addEventListener("online", keepPage); // what a lost connection cut short is asked for again
+    return () => {
+      navigator.serviceWorker.removeEventListener("controllerchange", taken);
+      window.removeEventListener("online", keepPage);
+    };
   }, [path]);
   if (!isNewer) return null;
   return (
