@@ -1,7 +1,7 @@
 import { bodyFromMeasure } from "../src/core/body/body";
 import { CATALOGUE, isInCatalogue, variationById } from "../src/core/catalogue/catalogue";
 import { STUDIES } from "../src/core/catalogue/studies.data";
-import { DEFAULT_KIT, type FitContext } from "../src/core/fit/context";
+import type { FitContext } from "../src/core/fit/context";
 import { type Ceiling, ceilingsFromCalmPose } from "../src/core/limits/ceiling";
 import { isBack } from "../src/core/limits/complaint";
 import { DEFAULT_POSTURE } from "../src/core/mechanics/posture";
@@ -146,11 +146,7 @@ export function contextFrom(input: FitInput): FitContext {
     calmRows: [],
     ownRange: input.ownRange ?? {},
     today: input.today,
-    kit: {
-      ...DEFAULT_KIT,
-      increments: { ...DEFAULT_KIT.increments, ...input.increments },
-      ...kitFrom(input),
-    },
+    kit: kitFrom(input, input.increments),
     school,
     targetUseFraction: input.targetUseFraction ?? school.targetUseFraction,
   };

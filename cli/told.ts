@@ -1,9 +1,8 @@
 import type { Finding } from "../src/core/assess/finding";
 import { isMeasuredSo, rangeLimits } from "../src/core/assess/range-limits";
 import { variationById } from "../src/core/catalogue/catalogue";
-import { USUAL_AT } from "../src/core/catalogue/equipment";
 import type { Day } from "../src/core/day";
-import { assembledFrom, type KitItem } from "../src/core/fit/assemble";
+import { kitOf } from "../src/core/fit/assemble";
 import { DEFAULT_KIT, type Kit } from "../src/core/fit/context";
 import type { Limit } from "../src/core/limits/limit";
 import type { ChannelSide, Side } from "../src/core/mechanics/channels";
@@ -89,11 +88,12 @@ export function toldLimits(subject: Subject, told: ToldInput, today: Day): Limit
 }
 
 /** The things in the room; where none are listed, what the place usually has. */
-export function kitFrom({ equipment, place = "studio" }: ToldInput): Pick<Kit, "equipment" | "assembled"> {
-  if (!equipment) return { equipment: place === "studio" ? DEFAULT_KIT.equipment : USUAL_AT[place] };
-  const items = equipment.map((item): KitItem => (typeof item === "string" ? { kind: item } : item));
-  return { equipment: [...new Set(items.map(({ kind }) => kind))], assembled: assembledFrom(items) };
-}
+export const kitFrom = ({ equipment, place = "studio" }: ToldInput, increments?: Partial<Kit["increments"]>): Kit =>
+  kitOf(
+    { ...DEFAULT_KIT, increments: { ...DEFAULT_KIT.increments, ...increments } },
+    place,
+    equipment?.map((item) => (typeof item === "string" ? { kind: item } : item)) ?? null,
+  );
 
 export const schoolFrom = (school: SchoolInput = "mainstream"): School =>
   schoolOf(typeof school === "string" ? { preset: school } : school);

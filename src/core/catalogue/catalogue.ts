@@ -49,6 +49,7 @@ export function assemble(rows: readonly Row[]): Variation[] {
 
 export const CATALOGUE: readonly Variation[] = assemble(ROWS);
 const BY_ID: ReadonlyMap<string, Variation> = new Map(CATALOGUE.map((variation) => [variation.id, variation]));
+const BY_CODE: ReadonlyMap<string, Variation> = new Map(CATALOGUE.map((variation) => [variation.code, variation]));
 
 /** What a record stands by when it names a row that this release does not know: it opens, and nothing is computed. */
 const unknown = (id: string): Variation => ({
@@ -84,7 +85,7 @@ const unknown = (id: string): Variation => ({
 /** The row of an id; a retired or unknown one still opens, as something that can be looked at and not trained. */
 export const variationById = (id: string): Variation => BY_ID.get(id) ?? unknown(id);
 /** The row of a code, as rules name it. */
-export const variationByCode = (code: string): Variation | undefined => CATALOGUE.find((variation) => variation.code === code);
+export const variationByCode = (code: string): Variation | undefined => BY_CODE.get(code);
 export const isInCatalogue = (id: string): boolean => BY_ID.has(id);
 export const variationsOf = (pattern: Pattern): readonly Variation[] =>
   CATALOGUE.filter((variation) => variation.pattern === pattern && !variation.isRetired);

@@ -70,15 +70,10 @@ export const SUBSTITUTES: Readonly<Partial<Record<Equipment, readonly Equipment[
   step: ["box"],
   "hex-bar": ["dumbbell"],
   "belt-squat": ["dumbbell"],
-  sled: [],
 };
 
-/** What of a row's needs is there, what stands in for it, and what is missing. */
-export interface OnHand {
-  missing: readonly Equipment[];
-  standIns: readonly { instead: Equipment; of: Equipment }[];
-}
-export function onHand(needed: readonly Equipment[], there: readonly Equipment[]): OnHand {
+/** What of a row's needs is missing, and what stands in for what. */
+export function onHand(needed: readonly Equipment[], there: readonly Equipment[]) {
   const missing: Equipment[] = [];
   const standIns: { instead: Equipment; of: Equipment }[] = [];
   for (const item of needed) {

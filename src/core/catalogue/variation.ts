@@ -7,8 +7,7 @@ import type { Equipment } from "./equipment";
 export const PATTERNS = ["squat", "hinge", "bridge", "step", "helper"] as const;
 /** The helpers stand beside the four patterns. */
 export type Pattern = (typeof PATTERNS)[number];
-export const HELPER_GROUPS = ["knee", "calf", "side-hip", "trunk", "range", "upper", "heart"] as const;
-export type HelperGroup = (typeof HELPER_GROUPS)[number];
+export type HelperGroup = "knee" | "calf" | "side-hip" | "trunk" | "range" | "upper" | "heart";
 
 /** What may be seen, its likely cause, and what to do about it. */
 export interface Fault {
@@ -34,8 +33,7 @@ export interface Mixed {
   setCount: number;
 }
 /** How often it may come back: how many days lie between follows from it. */
-export const FREQUENCIES = ["several-a-day", "daily", "three-a-week", "two-rest-days"] as const;
-export type Frequency = (typeof FREQUENCIES)[number];
+export type Frequency = "several-a-day" | "daily" | "three-a-week" | "two-rest-days";
 
 /** What a row trains: the model sees only the side view, so an order by the weak link goes by these scores. */
 export const TRAINED = [
@@ -62,19 +60,8 @@ export type Trained = (typeof TRAINED)[number];
 /** 1 a little, 2 well, 3 most of all; what is left out not at all. */
 export type TrainedScore = 1 | 2 | 3;
 
-export const POSITIONS = [
-  "standing",
-  "sitting",
-  "shoulders-on-bench",
-  "on-the-back",
-  "face-down",
-  "on-the-side",
-  "on-a-frame",
-  "kneeling",
-  "water",
-  "any",
-] as const;
-export type Position = (typeof POSITIONS)[number];
+export type Position =
+  "standing" | "sitting" | "shoulders-on-bench" | "on-the-back" | "face-down" | "on-the-side" | "on-a-frame" | "kneeling" | "water" | "any";
 export type Rank = 0 | 1 | 2 | 3;
 /** What a row is at a glance: our own starting values, the trainer's to change. They speak where the model does not. */
 export interface Tags {

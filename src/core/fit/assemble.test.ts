@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
-import { assembledFrom, type KitItem, recipeOf } from "./assemble";
+import { assembledFrom, type KitItem, kitOf, recipeOf } from "./assemble";
 import { contextWith, SUBJECT } from "./fit.fixture";
 import { rangeOf } from "../templates/form";
 import { valuesOn } from "./on-hand";
@@ -32,7 +32,21 @@ describe("what the things at hand come to", () => {
     expect(values("stepHeightM")).toEqual([0.12, 0.14, 0.16]);
     expect(values("loadKg")).toEqual([0, 4, 6]);
   });
+  test("holds a hex bar too, by its mass", () =>
+    expect(assembledFrom([{ kind: "hex-bar", massKg: 25 }]).loadKg?.map(({ value }) => value)).toEqual([0, 25]));
   test("leaves what nobody measured to its increment", () => expect(assembledFrom([{ kind: "chair" }, { kind: "pole" }])).toEqual({}));
+});
+
+describe("a place", () => {
+  const usual = contextWith().kit;
+  test("that nobody listed has what such a place has, by the usual increments", () => {
+    expect(kitOf(usual, "studio", null)).toEqual(usual);
+    expect(kitOf(usual, "travel", null)).toEqual({ ...usual, equipment: ["chair", "cushion", "table", "coin"] });
+  });
+  test("that was listed has what is on the list and nothing else, an empty list among them", () => {
+    expect(kitOf(usual, "home", ROOM).equipment).toEqual(["chair", "cushion", "step", "mat", "dumbbell"]);
+    expect(kitOf(usual, "home", [])).toMatchObject({ equipment: [], assembled: {} });
+  });
 });
 
 describe("a fit from them", () => {

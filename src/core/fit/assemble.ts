@@ -1,4 +1,4 @@
-import type { Equipment } from "../catalogue/equipment";
+import { type Equipment, type Place, USUAL_AT } from "../catalogue/equipment";
 import type { LeverId } from "../templates/lever";
 import type { Kit } from "./context";
 
@@ -14,6 +14,7 @@ export interface KitItem {
 const SEATS: readonly Equipment[] = ["chair", "box", "bench", "sofa"];
 const LAYERS: readonly Equipment[] = ["cushion", "mat"];
 const STEPS: readonly Equipment[] = ["step", "box"];
+const HELD: readonly Equipment[] = ["dumbbell", "barbell", "hex-bar"];
 /** What a thing may measure: outside it is a slip. */
 export const KIT_LIMITS = {
   heightM: { min: 0.01, max: 1.5 },
@@ -25,7 +26,7 @@ export const KIT_LIMITS = {
 export function measuredBy(kind: Equipment): "heightM" | "thicknessM" | "massKg" | null {
   if (SEATS.includes(kind) || STEPS.includes(kind)) return "heightM";
   if (LAYERS.includes(kind)) return "thicknessM";
-  return kind === "dumbbell" || kind === "barbell" || kind === "hex-bar" ? "massKg" : null;
+  return HELD.includes(kind) ? "massKg" : null;
 }
 /** A value that can be set up, and from what. */
 export interface Assembled {
@@ -89,7 +90,7 @@ export function assembledFrom(items: readonly KitItem[]): AssembledLevers {
     STEPS,
     layers.filter(({ kind }) => kind === "mat"),
   );
-  const held = items.filter(({ kind, massKg }) => (kind === "dumbbell" || kind === "barbell") && massKg !== undefined);
+  const held = items.filter(({ kind, massKg }) => HELD.includes(kind) && massKg !== undefined);
   const loads = fewest([
     { value: 0, recipe: [] },
     ...held.map(({ kind, massKg = 0 }): Assembled => ({ value: massKg, recipe: [{ kind, size: massKg, count: 1 }] })),
@@ -101,9 +102,11 @@ export function assembledFrom(items: readonly KitItem[]): AssembledLevers {
   };
 }
 
-/** A room by its list; where nobody has listed it, everything the usual increments allow. */
-export const kitOf = (usual: Kit, items: readonly KitItem[] | null): Kit =>
-  items === null ? usual : { ...usual, equipment: [...new Set(items.map(({ kind }) => kind))], assembled: assembledFrom(items) };
+/** A place by its list; where nobody has listed it, what such a place usually has, by the usual increments. */
+export const kitOf = (usual: Kit, place: Place, items: readonly KitItem[] | null): Kit =>
+  items === null
+    ? { ...usual, equipment: USUAL_AT[place] }
+    : { ...usual, equipment: [...new Set(items.map(({ kind }) => kind))], assembled: assembledFrom(items) };
 
 /** From what a value is set up; null where the kit does not say. */
 export const recipeOf = (assembled: AssembledLevers, lever: LeverId, value: number): Assembled["recipe"] | null =>

@@ -1,5 +1,5 @@
 import { variationById } from "../catalogue/catalogue";
-import { type Place, USUAL_AT } from "../catalogue/equipment";
+import type { Place } from "../catalogue/equipment";
 import type { Pattern } from "../catalogue/variation";
 import { kitOf } from "../fit/assemble";
 import { DEFAULT_KIT, type FitContext, type Kit, kitWithCushion } from "../fit/context";
@@ -23,11 +23,10 @@ const carefulOf = ({ complaints, screen }: ClientRecord): Careful[] => [
   ...new Set([...(complaints.some(({ site }) => isBack(site)) ? (["back"] as const) : []), ...carefulFrom(screen)]),
 ];
 
-/** What can be set up at a place: as it was listed, else by the usual increments; a home nobody listed has what every home has. */
+/** What can be set up at a place, with the studio's own cushion. */
 function kitAt({ cushionM, studioKit, homeKit }: ClientRecord, place: Place): Kit {
-  const usual = cushionM === null ? DEFAULT_KIT : kitWithCushion(cushionM);
-  if (place === "studio") return kitOf(usual, studioKit);
-  return place === "home" && homeKit ? kitOf(usual, homeKit) : { ...usual, equipment: USUAL_AT[place] };
+  const listed = { studio: studioKit, home: homeKit, travel: null };
+  return kitOf(cushionM === null ? DEFAULT_KIT : kitWithCushion(cushionM), place, listed[place]);
 }
 
 /** Everything that decides what fits today, for the leg that leads; null until a body is measured. */
