@@ -16,7 +16,7 @@ import { shelfName, trainedName } from "../text/catalogue-text";
 import { kitName } from "../text/lever-text";
 import { capital } from "../text/limit-text";
 import { conditionText } from "../text/screen-text";
-import { color, font, size } from "../theme/tokens";
+import { color, font, media, size } from "../theme/tokens";
 import { findRows } from "./find";
 import { RowDetail } from "./row-detail";
 
@@ -38,6 +38,15 @@ const Item = styled(Link)<{ $picked: boolean; $closed: boolean }>`
   }
   strong {
     font-family: ${font.head};
+  }
+`;
+/** On a tablet held upright too, a row opens beside the list and not below its end. */
+const Beside = styled(Columns)`
+  ${media.upright} {
+    grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+  }
+  ${media.phone} {
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 const ANY = "any";
@@ -96,7 +105,7 @@ export function CatalogueScreen({ subject, units }: { subject: Subject; units: U
           />
         </Row>
       </Card>
-      <Columns $template="minmax(0, 430px) minmax(0, 1fr)">
+      <Beside $template="minmax(0, 430px) minmax(0, 1fr)">
         <Stack as="nav" aria-label="Rows" $gap={5}>
           {shown.length === 0 && <Soft>Nothing found. Fewer words, or another shelf.</Soft>}
           {shown.map((row) => {
@@ -126,7 +135,7 @@ export function CatalogueScreen({ subject, units }: { subject: Subject; units: U
             <RowDetail key={picked.code} row={picked} closing={closedBy(picked)} subject={subject} units={units} />
           </div>
         )}
-      </Columns>
+      </Beside>
     </Page>
   );
 }

@@ -145,7 +145,7 @@ export function EquipmentScreen({ clientId, where, items, units }: Props) {
                 <Soft>
                   {items
                     ? "What Fit proposes can be set up from these things."
-                    : "Nobody has listed it yet: until then Fit goes by usual steps, and takes everything to be there."}
+                    : `Nobody has listed it yet. Until then Fit goes by usual steps, and takes ${clientId === null ? "everything" : "what most homes have"} to be there.`}
                 </Soft>
               </div>
               {list.length === 0 && (
