@@ -81,7 +81,8 @@ function warningsOf(p: Prepared, dorsiflexionDeg: number, hipFlexionDeg: number,
   return warnings;
 }
 
-const trunkPointAt = ({ lead, sinTrunk, cosTrunk }: Prepared, point: Prepared["upper"]["hand"]): Point => [
+/** Where a point that goes with the trunk is, in the pose that was solved last. */
+export const trunkPointAt = ({ lead, sinTrunk, cosTrunk }: Prepared, point: Prepared["upper"]["hand"]): Point => [
   lead.hipXM + pointX(point, sinTrunk, cosTrunk, lead.hipXM),
   lead.hipYM + pointY(point, sinTrunk, cosTrunk, lead.hipYM),
 ];

@@ -66,20 +66,25 @@ export function brent(f: (x: number) => number, low: number, high: number, toler
   return b;
 }
 
-/** Every root that a scan of `intervals` equal steps can see, ascending; gaps where `f` is NaN are skipped. */
-export function rootsByScan(f: (x: number) => number, low: number, high: number, intervals: number, tolerance?: number): number[] {
-  const roots: number[] = [];
+/** The first root that a scan of `intervals` equal steps can see, upward; undefined where it sees none. Gaps where `f` is NaN are passed over. */
+export function firstRootByScan(
+  f: (x: number) => number,
+  low: number,
+  high: number,
+  intervals: number,
+  tolerance?: number,
+): number | undefined {
   let x0 = low;
   let f0 = f(low);
-  if (f0 === 0) roots.push(low);
+  if (f0 === 0) return low;
   for (let i = 1; i <= intervals; i++) {
     const x1 = low + ((high - low) * i) / intervals;
     const f1 = f(x1);
-    if (f1 === 0) roots.push(x1);
-    else if (f0 * f1 < 0) roots.push(brent(f, x0, x1, tolerance));
+    if (f1 === 0) return x1;
+    if (f0 * f1 < 0) return brent(f, x0, x1, tolerance);
     [x0, f0] = [x1, f1];
   }
-  return roots;
+  return undefined;
 }
 
 /**

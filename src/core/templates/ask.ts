@@ -113,6 +113,7 @@ export function ask(subject: Subject, form: Form, setting: Setting, wanted: Want
   const template = templateOf(form);
   const [parameters, values] = [parametersOf(form), valuesOf(subject, form, setting)];
   const traits = template.traits(parameters, values);
+  const setUpAt = template.set(subject, parameters, values);
   const here = CHANNELS_OF[template.kind];
   const channels = wanted.channels ? here.filter((id) => wanted.channels?.includes(id)) : here;
   const samples = wanted.along ? template.samples : [1];
@@ -125,7 +126,7 @@ export function ask(subject: Subject, form: Form, setting: Setting, wanted: Want
   for (const at of samples) {
     // a movement along the depth is one set-up at many depths; any other is set up anew on the way
     if (!(end?.by === "standing" && end.isDepth)) {
-      const setUp = template.set(subject, parameters, values, at);
+      const setUp = setUpAt(at);
       if (setUp.by === "impossible") {
         if (at === 1) return { ok: false, reason: setUp.reason };
         continue;

@@ -22,31 +22,33 @@ export const CALF = template({
   samples: [1, 0.5, 0],
   isEven: () => true,
   shin: "none",
-  set: ({ body }, _, v, at) => {
-    const heelDeg = v.heelRaiseDeg * at;
-    const share = v.shareFraction ?? Math.max(...UNMEASURED_SHARES);
-    const ball = solePoint(body, BALL_FRACTION, heelDeg);
-    const ankle: Point = [0, -ball[1]];
-    const riseM = (body.shankM + body.thighM) * cosDeg(v.kneeFlexionDeg / 2);
-    const { ankleMomentNm, achillesN } = calfRaise(body, heelDeg, share, v.loadKg, v.handForceN);
-    return {
-      by: "lever",
-      body,
-      drawn: {
-        hip: [ankle[0], ankle[1] + riseM],
-        trunkLeanDeg: 0,
-        lead: { thighDeg: v.kneeFlexionDeg / 2, kneeDeg: v.kneeFlexionDeg, footPitchDeg: heelDeg },
-        hand: ([x, y]) => [x + 0.3, y - 0.35],
-        pressure: [ball[0], 0],
-        scene: () => (v.handForceN > 0 ? [{ kind: "pole", xM: 0.3 }] : []),
-      },
-      asks: { kneeFlexion: v.kneeFlexionDeg, ankleMoment: ankleMomentNm, achillesForce: achillesN },
-      whole: { handWeight: v.handForceN + v.loadKg * GRAVITY_MPS2, spineLoad: v.loadKg * GRAVITY_MPS2 },
-      ranks: { balanceDemand: share >= 1 ? 3 : 1 },
-      trust: "A",
-      isEven: true,
-    };
-  },
+  set:
+    ({ body }, _, v) =>
+    (at) => {
+      const heelDeg = v.heelRaiseDeg * at;
+      const share = v.shareFraction ?? Math.max(...UNMEASURED_SHARES);
+      const ball = solePoint(body, BALL_FRACTION, heelDeg);
+      const ankle: Point = [0, -ball[1]];
+      const riseM = (body.shankM + body.thighM) * cosDeg(v.kneeFlexionDeg / 2);
+      const { ankleMomentNm, achillesN } = calfRaise(body, heelDeg, share, v.loadKg, v.handForceN);
+      return {
+        by: "lever",
+        body,
+        drawn: {
+          hip: [ankle[0], ankle[1] + riseM],
+          trunkLeanDeg: 0,
+          lead: { thighDeg: v.kneeFlexionDeg / 2, kneeDeg: v.kneeFlexionDeg, footPitchDeg: heelDeg },
+          hand: ([x, y]) => [x + 0.3, y - 0.35],
+          pressure: [ball[0], 0],
+          scene: () => (v.handForceN > 0 ? [{ kind: "pole", xM: 0.3 }] : []),
+        },
+        asks: { kneeFlexion: v.kneeFlexionDeg, ankleMoment: ankleMomentNm, achillesForce: achillesN },
+        whole: { handWeight: v.handForceN + v.loadKg * GRAVITY_MPS2, spineLoad: v.loadKg * GRAVITY_MPS2 },
+        ranks: { balanceDemand: share >= 1 ? 3 : 1 },
+        trust: "A",
+        isEven: true,
+      };
+    },
   traits: (_, { loadKg }) => (loadKg > 0 ? ["added-weight"] : []),
   cannotSay: () => "Which of the two calf muscles works: bent or straight, the moment is the same. The knee's own share is not read.",
 });

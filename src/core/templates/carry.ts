@@ -14,7 +14,7 @@ export const CARRY = template({
   samples: [1],
   isEven: () => true,
   shin: "rule",
-  set: (subject, _, v, at) => ({
+  set: (subject, _, v) => (at) => ({
     by: "standing",
     body: subject.body,
     heads: overShares(

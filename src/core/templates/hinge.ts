@@ -1,8 +1,9 @@
 import { leastTrust } from "../mechanics/channels";
 import { postureTrust } from "../mechanics/posture";
-import { standingPose } from "../mechanics/standing";
+import { prepareStanding } from "../mechanics/prepared";
+import { solveStanding, trunkPointAt } from "../mechanics/standing";
 import type { Arms, StandingSetting } from "../mechanics/standing.types";
-import { rootsByScan } from "../numeric/roots";
+import { firstRootByScan } from "../numeric/roots";
 import { nFromKgf } from "../units";
 import { handBounds, HANG, overShares, standing, toKnee, weightAt } from "./hands";
 import { BRACED, overBraceAndShares } from "./split";
@@ -15,16 +16,18 @@ const SOFT_KNEE_DEG = 5;
 /** Shares of a staggered hinge that nobody measured: common practice, no source. */
 const STAGGER_SHARES = [0.6, 0.85] as const;
 
-const bent = (subject: Subject, kneeDeg: number, trunkLeanDeg: number, more: Partial<StandingSetting>): StandingSetting =>
-  standing(subject, { depth: toKnee(kneeDeg), balance: { solve: "shank", trunkLeanDeg }, ...more });
+const bent = (subject: Subject, kneeDeg: number, balance: StandingSetting["balance"], more: Partial<StandingSetting>): StandingSetting =>
+  standing(subject, { depth: toKnee(kneeDeg), balance, ...more });
 
-/** The lean at which hanging hands are at a handle, by trying; undefined out of reach. */
+/** The lean at which hanging hands are at a handle, by trying; undefined out of reach. One set-up leans through them all. */
 function leanToHandleDeg(subject: Subject, kneeDeg: number, handleM: number, massKg: number): number | undefined {
-  const aboveM = (trunkDeg: number): number => {
-    const pose = standingPose(subject.body, bent(subject, kneeDeg, trunkDeg, { arms: HANG, loads: weightAt("hands", massKg) }));
-    return pose.ok ? pose.hand[1] - handleM : NaN;
+  const balance = { solve: "shank", trunkLeanDeg: 0 } satisfies StandingSetting["balance"];
+  const prepared = prepareStanding(subject.body, bent(subject, kneeDeg, balance, { arms: HANG, loads: weightAt("hands", massKg) }));
+  const aboveM = (trunkLeanDeg: number): number => {
+    balance.trunkLeanDeg = trunkLeanDeg;
+    return solveStanding(prepared, toKnee(kneeDeg)) === null ? trunkPointAt(prepared, prepared.upper.hand)[1] - handleM : NaN;
   };
-  return rootsByScan(aboveM, 0, 88, 22, 1e-6)[0];
+  return firstRootByScan(aboveM, 0, 88, 22, 1e-6);
 }
 const ARMS = {
   front: (aheadM: number): Arms => ({ kind: "hang", forwardM: aheadM }),
@@ -51,35 +54,42 @@ export const HINGE = template({
   samples: [1, 0.75, 0.5],
   isEven: ({ stance }) => stance === "two",
   shin: "balance",
-  set: (subject, p, v, at) => {
+  set: (subject, p, v) => {
     const { body } = subject;
     const lowestDeg = p.to === "handle" ? leanToHandleDeg(subject, v.kneeFlexionDeg, v.handleHeightM, v.loadKg) : v.trunkLeanDeg;
-    if (lowestDeg === undefined) return impossible("handle-out-of-reach");
-    const trunkDeg = between(UPRIGHT_DEG, lowestDeg, at);
-    const kneeDeg = between(Math.min(SOFT_KNEE_DEG, v.kneeFlexionDeg), v.kneeFlexionDeg, at);
-    const setting = bent(subject, kneeDeg, trunkDeg, {
-      arms: ARMS[p.loadAt](v.loadAheadM),
-      loads: weightAt(p.loadAt === "back" ? "back" : "hands", v.loadKg),
-      assists: v.handForceN > 0 ? [{ at: "hands", force: { kind: "angle", magnitudeN: v.handForceN, directionDeg: 90 } }] : [],
-      ...(p.stance === "staggered"
-        ? { trail: { kind: "ground", backM: v.stanceBackM, heelDeg: 20, levelM: 0, pressureFraction: 0.5 } as const }
-        : {}),
-      ...(p.stance === "single" ? { trail: { kind: "free", thighDeg: "inline", kneeFlexionDeg: 15 } as const } : {}),
-    });
-    const spread =
-      p.stance === "staggered"
-        ? overBraceAndShares(setting, v.shareFraction === undefined ? STAGGER_SHARES : [v.shareFraction])
-        : { heads: p.stance === "two" ? overShares(setting, v.shareFraction) : [setting], bounds: () => [] };
-    const best = p.stance === "single" || v.handForceN > 0 ? "B" : "A-";
-    return {
-      by: "standing",
-      body,
-      heads: spread.heads,
-      bounds: () => [...spread.bounds(), ...handBounds(body, spread.heads)],
-      isDepth: false,
-      trust: p.stance === "staggered" ? () => BRACED : (knee) => leastTrust(postureTrust(subject.posture, knee), best),
-      scene: (pose) => (p.to === "handle" ? [{ kind: "block", atXM: pose.hand[0], topM: v.handleHeightM - 0.05, widthM: 0.3 }] : []),
-      notes: [],
+    return (at) => {
+      if (lowestDeg === undefined) return impossible("handle-out-of-reach");
+      const trunkDeg = between(UPRIGHT_DEG, lowestDeg, at);
+      const kneeDeg = between(Math.min(SOFT_KNEE_DEG, v.kneeFlexionDeg), v.kneeFlexionDeg, at);
+      const setting = bent(
+        subject,
+        kneeDeg,
+        { solve: "shank", trunkLeanDeg: trunkDeg },
+        {
+          arms: ARMS[p.loadAt](v.loadAheadM),
+          loads: weightAt(p.loadAt === "back" ? "back" : "hands", v.loadKg),
+          assists: v.handForceN > 0 ? [{ at: "hands", force: { kind: "angle", magnitudeN: v.handForceN, directionDeg: 90 } }] : [],
+          ...(p.stance === "staggered"
+            ? { trail: { kind: "ground", backM: v.stanceBackM, heelDeg: 20, levelM: 0, pressureFraction: 0.5 } as const }
+            : {}),
+          ...(p.stance === "single" ? { trail: { kind: "free", thighDeg: "inline", kneeFlexionDeg: 15 } as const } : {}),
+        },
+      );
+      const spread =
+        p.stance === "staggered"
+          ? overBraceAndShares(setting, v.shareFraction === undefined ? STAGGER_SHARES : [v.shareFraction])
+          : { heads: p.stance === "two" ? overShares(setting, v.shareFraction) : [setting], bounds: () => [] };
+      const best = p.stance === "single" || v.handForceN > 0 ? "B" : "A-";
+      return {
+        by: "standing",
+        body,
+        heads: spread.heads,
+        bounds: () => [...spread.bounds(), ...handBounds(body, spread.heads)],
+        isDepth: false,
+        trust: p.stance === "staggered" ? () => BRACED : (knee) => leastTrust(postureTrust(subject.posture, knee), best),
+        scene: (pose) => (p.to === "handle" ? [{ kind: "block", atXM: pose.hand[0], topM: v.handleHeightM - 0.05, widthM: 0.3 }] : []),
+        notes: [],
+      };
     };
   },
   traits: ({ loadAt }, { loadKg }) => (!(loadKg > 0) ? [] : loadAt === "back" ? ["added-weight", "bar-on-shoulders"] : ["added-weight"]),

@@ -101,11 +101,13 @@ export const KNEE_EXTENSION = template({
   samples: [1, 0.75, 0.5, 0.25, 0],
   isEven: () => false,
   shin: "none",
-  set: ({ body }, { way }, v, at) => {
-    if (way === "straight-leg") return straightLeg(body, v.legRaiseDeg * at, v.ankleKg, v.setS);
-    if (way === "seated") return seated(body, between(Math.max(v.startKneeDeg, v.endKneeDeg), v.endKneeDeg, at), v.ankleKg, v.cuffForceN);
-    return againstBand(body, v.bandForceN, between(Math.max(20, v.shankLeanDeg), v.shankLeanDeg, at));
-  },
+  set:
+    ({ body }, { way }, v) =>
+    (at) => {
+      if (way === "straight-leg") return straightLeg(body, v.legRaiseDeg * at, v.ankleKg, v.setS);
+      if (way === "seated") return seated(body, between(Math.max(v.startKneeDeg, v.endKneeDeg), v.endKneeDeg, at), v.ankleKg, v.cuffForceN);
+      return againstBand(body, v.bandForceN, between(Math.max(20, v.shankLeanDeg), v.shankLeanDeg, at));
+    },
   traits: ({ way }, { ankleKg, cuffForceN }) => [
     ...(way === "straight-leg" ? (["lying"] as const) : []),
     ...(way !== "band" && (ankleKg > 0 || cuffForceN > 0) ? (["added-weight"] as const) : []),

@@ -35,24 +35,26 @@ export const LEAN = template({
   samples: [1, 0.8, 0.6],
   isEven: () => true,
   shin: "lever",
-  set: (subject, { against }, v) => ({
-    by: "standing",
-    body: subject.body,
-    heads: [
-      standing(subject, {
-        depth: toKnee(v.kneeFlexionDeg),
-        shankRule: { kind: "fixed", shankLeanDeg: v.shankLeanDeg },
-        balance: { solve: "assist", trunkLeanDeg: against === "wall" ? 0 : v.trunkKeptDeg },
-        arms: { kind: "crossed" },
-        assists: [{ at: "wall", force: { kind: "angle", magnitudeN: null, directionDeg: 0 } }],
-      }),
-    ],
-    bounds: NO_BOUNDS,
-    isDepth: true,
-    trust: () => "B",
-    scene: (pose) => behind(against, pose),
-    notes: [],
-  }),
+  set:
+    (subject, { against }, v) =>
+    () => ({
+      by: "standing",
+      body: subject.body,
+      heads: [
+        standing(subject, {
+          depth: toKnee(v.kneeFlexionDeg),
+          shankRule: { kind: "fixed", shankLeanDeg: v.shankLeanDeg },
+          balance: { solve: "assist", trunkLeanDeg: against === "wall" ? 0 : v.trunkKeptDeg },
+          arms: { kind: "crossed" },
+          assists: [{ at: "wall", force: { kind: "angle", magnitudeN: null, directionDeg: 0 } }],
+        }),
+      ],
+      bounds: NO_BOUNDS,
+      isDepth: true,
+      trust: () => "B",
+      scene: (pose) => behind(against, pose),
+      notes: [],
+    }),
   traits: () => [],
   cannotSay: ({ against }) =>
     against === "wall"
@@ -74,34 +76,36 @@ export const STRAP_LEAN = template({
   samples: [1],
   isEven: () => true,
   shin: "none",
-  set: ({ body }, _, v, at) => {
-    const leanDeg = between(2, v.bodyLeanDeg, at);
-    const along = (upM: number): Point => [-upM * sinDeg(leanDeg), upM * cosDeg(leanDeg)];
-    const { tensionN, feetN } = strapLean(body, leanDeg, COM_FRACTION * body.heightM, v.handleAlongM, v.strapDirectionDeg);
-    if (!(tensionN >= 0)) return impossible("assist-wrong-way");
-    if (!(feetN > 0)) return impossible("assist-overload");
-    const [dx, dy] = [cosDeg(v.strapDirectionDeg), sinDeg(v.strapDirectionDeg)];
-    const handle: Point = [along(v.handleAlongM)[0] + 0.35, along(v.handleAlongM)[1]];
-    return {
-      by: "lever",
-      body,
-      drawn: {
-        hip: along(body.ankleHeightM + body.shankM + body.thighM),
-        trunkLeanDeg: -leanDeg,
-        lead: { thighDeg: leanDeg, kneeDeg: 0 },
-        hand: () => handle,
-        pressure: [0, 0],
-        scene: () => [
-          { kind: "strap", from: handle, to: [handle[0] + 0.9 * dx, handle[1] + 0.9 * dy] },
-          { kind: "force", at: handle, fxN: tensionN * dx, fyN: tensionN * dy },
-        ],
-      },
-      asks: {},
-      whole: { handWeight: tensionN },
-      ranks: { balanceDemand: 1 },
-      trust: "A",
-    };
-  },
+  set:
+    ({ body }, _, v) =>
+    (at) => {
+      const leanDeg = between(2, v.bodyLeanDeg, at);
+      const along = (upM: number): Point => [-upM * sinDeg(leanDeg), upM * cosDeg(leanDeg)];
+      const { tensionN, feetN } = strapLean(body, leanDeg, COM_FRACTION * body.heightM, v.handleAlongM, v.strapDirectionDeg);
+      if (!(tensionN >= 0)) return impossible("assist-wrong-way");
+      if (!(feetN > 0)) return impossible("assist-overload");
+      const [dx, dy] = [cosDeg(v.strapDirectionDeg), sinDeg(v.strapDirectionDeg)];
+      const handle: Point = [along(v.handleAlongM)[0] + 0.35, along(v.handleAlongM)[1]];
+      return {
+        by: "lever",
+        body,
+        drawn: {
+          hip: along(body.ankleHeightM + body.shankM + body.thighM),
+          trunkLeanDeg: -leanDeg,
+          lead: { thighDeg: leanDeg, kneeDeg: 0 },
+          hand: () => handle,
+          pressure: [0, 0],
+          scene: () => [
+            { kind: "strap", from: handle, to: [handle[0] + 0.9 * dx, handle[1] + 0.9 * dy] },
+            { kind: "force", at: handle, fxN: tensionN * dx, fyN: tensionN * dy },
+          ],
+        },
+        asks: {},
+        whole: { handWeight: tensionN },
+        ranks: { balanceDemand: 1 },
+        trust: "A",
+      };
+    },
   traits: () => [],
   cannotSay: () => "Bending anywhere: the body is taken as one straight piece turning about the heels.",
 });

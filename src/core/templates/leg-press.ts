@@ -22,18 +22,20 @@ export const LEG_PRESS = template({
   samples: [1, 0.75, 0.5, 0.25],
   isEven: () => true,
   shin: "none",
-  set: ({ body }, _, v, at) => {
-    const setting: Omit<LegPressSetting, "shareFraction"> = {
-      ...LEG_PRESS_DEFAULTS,
-      kneeFlexionDeg: between(Math.min(NEARLY_STRAIGHT_DEG, v.kneeFlexionDeg), v.kneeFlexionDeg, at),
-      sledN: v.sledForceN,
-      inclineDeg: v.inclineDeg,
-      offsetM: v.feetHighM,
-      trunkDeg: v.seatBackDeg,
-    };
-    const shares = v.shareFraction === undefined ? UNMEASURED_SHARES : [v.shareFraction];
-    return { by: "leg-press", body, heads: shares.map((shareFraction) => ({ ...setting, shareFraction })) };
-  },
+  set:
+    ({ body }, _, v) =>
+    (at) => {
+      const setting: Omit<LegPressSetting, "shareFraction"> = {
+        ...LEG_PRESS_DEFAULTS,
+        kneeFlexionDeg: between(Math.min(NEARLY_STRAIGHT_DEG, v.kneeFlexionDeg), v.kneeFlexionDeg, at),
+        sledN: v.sledForceN,
+        inclineDeg: v.inclineDeg,
+        offsetM: v.feetHighM,
+        trunkDeg: v.seatBackDeg,
+      };
+      const shares = v.shareFraction === undefined ? UNMEASURED_SHARES : [v.shareFraction];
+      return { by: "leg-press", body, heads: shares.map((shareFraction) => ({ ...setting, shareFraction })) };
+    },
   traits: () => ["added-weight"],
   cannotSay: () =>
     "Friction along the plate, and the low back rolling off the pad at depth. The sled's force is what a luggage scale reads.",

@@ -10,7 +10,7 @@ export const NO_MODEL = template({
   samples: [1],
   isEven: () => true,
   shin: "none",
-  set: () => ({ by: "none" }),
+  set: () => () => ({ by: "none" }),
   traits: (_, { loadKg }) => (loadKg > 0 ? ["added-weight"] : []),
   cannotSay: () => "Anything: this one is not in the model. The ladder and a light first set choose.",
 });

@@ -149,7 +149,7 @@ function leverFigure({ body, drawn }: LeverSetUp): PoseResult {
 export function poseOf(subject: Subject, form: Form, setting: Setting, at = 1): PoseResult {
   const template = templateOf(form);
   const values = valuesOf(subject, form, setting);
-  const setUp = template.set(subject, parametersOf(form), values, at);
+  const setUp = template.set(subject, parametersOf(form), values)(at);
   switch (setUp.by) {
     case "impossible":
       return { ok: false, reason: setUp.reason };
@@ -180,7 +180,7 @@ export function standingOf(
   form: Form,
   setting: Setting,
 ): { body: Body; setting: StandingSetUp["heads"][number]; pose: StandingPose } | null {
-  const setUp = templateOf(form).set(subject, parametersOf(form), valuesOf(subject, form, setting), 1);
+  const setUp = templateOf(form).set(subject, parametersOf(form), valuesOf(subject, form, setting))(1);
   if (setUp.by !== "standing") return null;
   const [head] = setUp.heads;
   const pose = head && standingPose(setUp.body, head);

@@ -87,10 +87,12 @@ export const SIDE_HIP = template({
   samples: [1, 0.5, 0],
   isEven: ({ way }) => way === "seated",
   shin: "none",
-  set: ({ body }, { way }, v, at) => {
-    if (way === "lying") return sideLying(body, v.legRaiseDeg * at, v.ankleKg, v.bandForceN, v.bandArmM);
-    return way === "seated" ? seated(body, v.bandForceN * at, v.bandArmM) : oneLeg(body, v.stickForceN, v.handOutM);
-  },
+  set:
+    ({ body }, { way }, v) =>
+    (at) => {
+      if (way === "lying") return sideLying(body, v.legRaiseDeg * at, v.ankleKg, v.bandForceN, v.bandArmM);
+      return way === "seated" ? seated(body, v.bandForceN * at, v.bandArmM) : oneLeg(body, v.stickForceN, v.handOutM);
+    },
   traits: (_, { ankleKg }) => (ankleKg > 0 ? ["added-weight"] : []),
   cannotSay: ({ way }) =>
     ({

@@ -20,7 +20,7 @@ export const SINGLE_LEG = template({
   samples: [1, 0.75, 0.5, 0.25],
   isEven: () => false,
   shin: "rule",
-  set: (subject, _, v) => {
+  set: (subject, _, v) => () => {
     const setting = standing(subject, {
       depth: toKnee(v.kneeFlexionDeg),
       ...(v.handForceN > 0 ? onPole(v.handForceN, POLE_AHEAD_M) : { arms: { kind: "forward" as const } }),

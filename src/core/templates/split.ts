@@ -46,30 +46,32 @@ export const SPLIT = template({
   samples: [1, 0.9, 0.8],
   isEven: () => false,
   shin: "lever",
-  set: (subject, { trunk }, v) => {
-    const isKept = trunk === "kept";
-    const setting = standing(subject, {
-      depth: toKnee(v.kneeFlexionDeg),
-      shankRule: { kind: "fixed", shankLeanDeg: v.shankLeanDeg },
-      pressureFraction: 0.5,
-      ...(isKept ? { arms: HANG } : onPole(v.handForceN, POLE_AHEAD_M)),
-      loads: weightAt("hands", v.loadKg),
-      ...(isKept ? { balance: { solve: "share", trunkLeanDeg: v.trunkKeptDeg } as const } : {}),
-      trail: { kind: "ground", backM: v.stanceBackM, heelDeg: v.rearHeelDeg, levelM: v.rearLevelM, pressureFraction: 0.5 },
-    });
-    const spread = isKept
-      ? overBrace(setting)
-      : overBraceAndShares(setting, v.shareFraction === undefined ? SPLIT_SHARES : [v.shareFraction]);
-    return {
-      by: "standing",
-      body: subject.body,
-      ...spread,
-      isDepth: true,
-      trust: () => BRACED,
-      scene: () => [...rearBlock(v.stanceBackM, v.rearLevelM), ...(isKept ? [] : poleScene(v.handForceN, POLE_AHEAD_M))],
-      notes: [],
-    };
-  },
+  set:
+    (subject, { trunk }, v) =>
+    () => {
+      const isKept = trunk === "kept";
+      const setting = standing(subject, {
+        depth: toKnee(v.kneeFlexionDeg),
+        shankRule: { kind: "fixed", shankLeanDeg: v.shankLeanDeg },
+        pressureFraction: 0.5,
+        ...(isKept ? { arms: HANG } : onPole(v.handForceN, POLE_AHEAD_M)),
+        loads: weightAt("hands", v.loadKg),
+        ...(isKept ? { balance: { solve: "share", trunkLeanDeg: v.trunkKeptDeg } as const } : {}),
+        trail: { kind: "ground", backM: v.stanceBackM, heelDeg: v.rearHeelDeg, levelM: v.rearLevelM, pressureFraction: 0.5 },
+      });
+      const spread = isKept
+        ? overBrace(setting)
+        : overBraceAndShares(setting, v.shareFraction === undefined ? SPLIT_SHARES : [v.shareFraction]);
+      return {
+        by: "standing",
+        body: subject.body,
+        ...spread,
+        isDepth: true,
+        trust: () => BRACED,
+        scene: () => [...rearBlock(v.stanceBackM, v.rearLevelM), ...(isKept ? [] : poleScene(v.handForceN, POLE_AHEAD_M))],
+        notes: [],
+      };
+    },
   traits: (_, { loadKg }) => (loadKg > 0 ? ["added-weight"] : []),
   cannotSay: ({ trunk }) =>
     trunk === "kept"

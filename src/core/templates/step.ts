@@ -35,33 +35,35 @@ export const STEP = template({
   samples: [1],
   isEven: () => false,
   shin: "rule",
-  set: (subject, { direction }, v) => {
-    const { body } = subject;
-    const aheadM = AHEAD_M[direction];
-    const heldN = v.handForceN + v.railForceN;
-    const setting: StandingSetting = standing(subject, {
-      depth: { by: "step", stepHeightM: v.stepHeightM, ...REACH[direction] },
-      ...(direction === "sideways" && !(heldN > 0) ? { arms: { kind: "forward" as const } } : onPole(v.handForceN, aheadM, v.railForceN)),
-      loads: weightAt("hands", v.loadKg),
-      wedgeDeg: v.wedgeDeg,
-      trail: trailOf(direction, v.stepHeightM),
-    });
-    // coming down, nothing below helps until the foot is there
-    const { head, ends } =
-      direction === "up"
-        ? overClimb(setting, v.shareFraction)
-        : { head: { ...setting, leadShareFraction: v.shareFraction ?? 1 }, ends: [] };
-    return {
-      by: "standing",
-      body,
-      heads: [head],
-      bounds: () => [...ends, ...handBounds(body, [head, ...ends])],
-      isDepth: false,
-      trust: () => "B",
-      scene: () => [{ kind: "step", heightM: v.stepHeightM }, ...poleScene(heldN, aheadM)],
-      notes: [],
-    };
-  },
+  set:
+    (subject, { direction }, v) =>
+    () => {
+      const { body } = subject;
+      const aheadM = AHEAD_M[direction];
+      const heldN = v.handForceN + v.railForceN;
+      const setting: StandingSetting = standing(subject, {
+        depth: { by: "step", stepHeightM: v.stepHeightM, ...REACH[direction] },
+        ...(direction === "sideways" && !(heldN > 0) ? { arms: { kind: "forward" as const } } : onPole(v.handForceN, aheadM, v.railForceN)),
+        loads: weightAt("hands", v.loadKg),
+        wedgeDeg: v.wedgeDeg,
+        trail: trailOf(direction, v.stepHeightM),
+      });
+      // coming down, nothing below helps until the foot is there
+      const { head, ends } =
+        direction === "up"
+          ? overClimb(setting, v.shareFraction)
+          : { head: { ...setting, leadShareFraction: v.shareFraction ?? 1 }, ends: [] };
+      return {
+        by: "standing",
+        body,
+        heads: [head],
+        bounds: () => [...ends, ...handBounds(body, [head, ...ends])],
+        isDepth: false,
+        trust: () => "B",
+        scene: () => [{ kind: "step", heightM: v.stepHeightM }, ...poleScene(heldN, aheadM)],
+        notes: [],
+      };
+    },
   traits: (_, { loadKg }) => (loadKg > 0 ? ["added-weight"] : []),
   cannotSay: ({ direction }) =>
     ({

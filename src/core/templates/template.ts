@@ -74,8 +74,11 @@ export interface Template {
   isEven: (parameters: Parameters) => boolean;
   /** What says how the shin leans: the client's posture rule, a lever, balance under a kept trunk, or nothing. */
   shin: "rule" | "lever" | "balance" | "none";
-  /** The only place where a trainer's levers become a mechanical setting; `at` runs from 0, where the movement begins, to 1. */
-  set: (subject: Subject, parameters: Parameters, values: Values<LeverId>, at: number) => SetUp | NoSetUp;
+  /**
+   * The only place where a trainer's levers become a mechanical setting: what holds for the whole movement first, then
+   * each place along it, from 0, where it begins, to 1.
+   */
+  set: (subject: Subject, parameters: Parameters, values: Values<LeverId>) => (at: number) => SetUp | NoSetUp;
   traits: (parameters: Parameters, values: Values<LeverId>) => readonly Trait[];
   cannotSay: (parameters: Parameters) => string;
 }
@@ -89,7 +92,7 @@ interface Definition<P extends Readonly<Record<string, ParameterRule>>, L extend
   samples: readonly number[];
   isEven: (parameters: ParametersOf<P>) => boolean;
   shin: Template["shin"];
-  set: (subject: Subject, parameters: ParametersOf<P>, values: Values<NoInfer<L>>, at: number) => SetUp | NoSetUp;
+  set: (subject: Subject, parameters: ParametersOf<P>, values: Values<NoInfer<L>>) => (at: number) => SetUp | NoSetUp;
   traits: (parameters: ParametersOf<P>, values: Values<NoInfer<L>>) => readonly Trait[];
   cannotSay: (parameters: ParametersOf<P>) => string;
 }

@@ -104,7 +104,7 @@ export const TWO_FEET = template({
   samples: [1, 0.75, 0.5, 0.25],
   isEven: () => true,
   shin: "rule",
-  set: (subject, p, v, at) => {
+  set: (subject, p, v) => (at) => {
     const body = v.legsApartDeg > 0 ? withLegsApart(subject.body, v.legsApartDeg) : subject.body;
     const aheadM = Number.isNaN(v.supportAheadM) ? toesXM(body) + p.supportAheadM : v.supportAheadM;
     const held = heldBy(p.hands, {
