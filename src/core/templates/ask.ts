@@ -9,6 +9,7 @@ import {
   type PartTrust,
   type RankChannelId,
   refusalOf,
+  type TemplateKind,
   type Trust,
   trustUnder,
 } from "../mechanics/channels";
@@ -94,9 +95,21 @@ function trustOf(setUp: SetUp, kneeDeg: number): Trust | PartTrust {
   return setUp.by === "lever" ? setUp.trust : "B";
 }
 
+/** A channel that is asked for, its table looked up once. */
+interface Read {
+  channel: NumberChannelId;
+  isSided: boolean;
+  /** Worst where it is least: room. */
+  isLeast: boolean;
+}
+const readOf = (channel: NumberChannelId): Read => ({ channel, isSided: CHANNELS[channel].sided, isLeast: isLeast(channel) });
+const READS_OF = Object.fromEntries(
+  Object.entries(CHANNELS_OF).map(([kind, channels]) => [kind, channels.map(readOf)]),
+) as unknown as Readonly<Record<TemplateKind, readonly Read[]>>;
+
 /** Whatever a channel's worst is so far: the most, or for room the least. NaN is nothing yet. */
-const worse = (channel: NumberChannelId, a: number, b: number): number =>
-  Number.isNaN(a) ? b : Number.isNaN(b) ? a : isLeast(channel) ? Math.min(a, b) : Math.max(a, b);
+const worse = ({ isLeast }: Read, a: number, b: number): number =>
+  Number.isNaN(a) ? b : Number.isNaN(b) ? a : isLeast ? Math.min(a, b) : Math.max(a, b);
 
 /** Worst values of one way along the movement, for both legs. */
 interface Worst {
@@ -104,6 +117,12 @@ interface Worst {
   lead: number[];
   trail: number[];
 }
+/** The same way with the legs changed about. */
+const changedAbout = ({ isHead, lead, trail }: Worst, reads: readonly Read[]): Worst => ({
+  isHead,
+  lead: reads.map(({ isSided }, c) => (isSided ? trail : lead)[c]!),
+  trail: lead,
+});
 
 /**
  * What a form in one set-up asks, channel by channel and side by side (docs/equations.md E15): each way it may be done
@@ -114,9 +133,9 @@ export function ask(subject: Subject, form: Form, setting: Setting, wanted: Want
   const [parameters, values] = [parametersOf(form), valuesOf(subject, form, setting)];
   const traits = template.traits(parameters, values);
   const setUpAt = template.set(subject, parameters, values);
-  const here = CHANNELS_OF[template.kind];
-  const channels = wanted.channels ? here.filter((id) => wanted.channels?.includes(id)) : here;
-  const samples = wanted.along ? template.samples : [1];
+  const here = READS_OF[template.kind];
+  const reads = wanted.channels ? here.filter(({ channel }) => wanted.channels?.includes(channel)) : here;
+  const samples = wanted.along ? template.samples : AT_THE_END;
 
   const worst: Worst[] = [];
   const kneeDeg = { lead: -Infinity, trail: -Infinity };
@@ -134,17 +153,18 @@ export function ask(subject: Subject, form: Form, setting: Setting, wanted: Want
       end ??= setUp;
       ways = waysOf(setUp, wanted.range);
     }
-    for (const [i, { isHead, read }] of ways.entries()) {
+    for (let i = 0; i < ways.length; i++) {
+      const { isHead, read } = ways[i]!;
       const reading = read(at);
       if (!reading.ok) {
         if (at === 1 && isHead) return reading;
         continue;
       }
-      const so = (worst[i] ??= { isHead, lead: channels.map(() => NaN), trail: channels.map(() => NaN) });
-      for (let c = 0; c < channels.length; c++) {
-        const channel = channels[c]!;
-        so.lead[c] = worse(channel, so.lead[c]!, reading.value(channel, "lead"));
-        if (CHANNELS[channel].sided) so.trail[c] = worse(channel, so.trail[c]!, reading.value(channel, "trail"));
+      const so = (worst[i] ??= { isHead, lead: reads.map(() => NaN), trail: reads.map(() => NaN) });
+      for (let c = 0; c < reads.length; c++) {
+        const each = reads[c]!;
+        so.lead[c] = worse(each, so.lead[c]!, reading.value(each.channel, "lead"));
+        if (each.isSided) so.trail[c] = worse(each, so.trail[c]!, reading.value(each.channel, "trail"));
       }
       if (!isHead) continue;
       kneeDeg.lead = Math.max(kneeDeg.lead, reading.kneeDeg("lead"));
@@ -153,31 +173,36 @@ export function ask(subject: Subject, form: Form, setting: Setting, wanted: Want
     }
   }
   if (!end) return { ok: false, reason: "no-pose" };
-  const demands = demandsOf(subject, channels, worst.filter(Boolean), kneeDeg, trustOf(end, kneeDeg.lead));
+  const found = worst.filter(Boolean);
+  const all = "isEitherLeg" in end && end.isEitherLeg ? [...found, ...found.map((each) => changedAbout(each, reads))] : found;
+  const demands = demandsOf(subject, reads, all, kneeDeg, trustOf(end, kneeDeg.lead));
   return { ok: true, demands, ranks, traits, isAnkleLimited, isUnmodelled: end.by === "none" };
 }
+const AT_THE_END = [1] as const;
+const BOTH_LEGS = ["lead", "trail"] as const;
+const ONE_FOR_BOTH = ["lead"] as const;
 
 function demandsOf(
   { leadSide }: Subject,
-  channels: readonly NumberChannelId[],
+  reads: readonly Read[],
   worst: readonly Worst[],
   kneeDeg: { lead: number; trail: number },
   trust: Trust | PartTrust,
 ): Demand[] {
   const demands: Demand[] = [];
-  channels.forEach((channel, c) => {
-    const { sided } = CHANNELS[channel];
-    for (const leg of sided ? (["lead", "trail"] as const) : (["lead"] as const)) {
+  reads.forEach((read, c) => {
+    const { channel, isSided } = read;
+    for (const leg of isSided ? BOTH_LEGS : ONE_FOR_BOTH) {
       let [low, head, high] = [NaN, NaN, NaN];
       for (const way of worst) {
         const value = way[leg][c]!;
         if (Number.isNaN(value)) continue;
-        if (way.isHead) head = worse(channel, head, value);
+        if (way.isHead) head = worse(read, head, value);
         low = Number.isNaN(low) ? value : Math.min(low, value);
         high = Number.isNaN(high) ? value : Math.max(high, value);
       }
       if (Number.isNaN(head)) continue;
-      const side = !sided ? "both" : leg === "lead" ? leadSide : otherSide(leadSide);
+      const side = !isSided ? "both" : leg === "lead" ? leadSide : otherSide(leadSide);
       const refused = refusalOf(channel, kneeDeg[leg]);
       const sure = trustUnder(channel, trust);
       demands.push({ channel, side, low, head, high, trust: refused ? leastTrust(sure, "C") : sure, ...(refused ? { refused } : {}) });

@@ -1,6 +1,6 @@
 import type { Body } from "../body/body";
 import { BRIDGE_DEFAULTS, type BridgePose, type BridgeSetting } from "../mechanics/bridge";
-import { UNMEASURED_SHARES } from "./lever";
+import { SPARED_SHARE } from "./lever";
 import { shoulderOver } from "./helper-figure";
 import type { SceneProp } from "./scene";
 import { between, fixed, byBody, template } from "./template";
@@ -66,7 +66,7 @@ export const BRIDGE = template({
           : {}),
       };
       const shares =
-        other === "free" ? [1] : v.shareFraction !== undefined ? [v.shareFraction] : other === "same" ? UNMEASURED_SHARES : [0.6, 0.85];
+        other === "free" ? [1] : v.shareFraction !== undefined ? [v.shareFraction] : other === "same" ? [SPARED_SHARE] : [0.6, 0.85];
       const heads = shares.map((leadShareFraction): BridgeSetting => ({ ...setting, leadShareFraction }));
       const drags = foot === "ball" ? [] : foot === "wall" ? [-3 * DRAG_N] : [-DRAG_N, DRAG_N]; // a ball rolls: nothing is left open
       return {
@@ -74,6 +74,7 @@ export const BRIDGE = template({
         body,
         heads,
         bounds: () => heads.flatMap((head) => drags.map((forceN): BridgeSetting => ({ ...head, footDrag: { kind: "force", forceN } }))),
+        isEitherLeg: other === "same" && v.shareFraction === undefined,
         setS: v.benchHeightM < PROPPED_FROM_M ? v.setS : 0,
         scene: (pose) => around(heads[0]!, body, pose, v.ballHeightM),
       };

@@ -3,7 +3,7 @@ import { solePoint } from "../mechanics/foot";
 import { calfRaise } from "../mechanics/levers";
 import type { Point } from "../mechanics/vector";
 import { cosDeg, GRAVITY_MPS2, nFromKgf } from "../units";
-import { UNMEASURED_SHARES } from "./lever";
+import { SPARED_SHARE } from "./lever";
 import { fixed, template } from "./template";
 
 /** Heels raised, on both feet or one; the knee straight or kept bent. An unmeasured share is taken at its high end. */
@@ -26,7 +26,7 @@ export const CALF = template({
     ({ body }, _, v) =>
     (at) => {
       const heelDeg = v.heelRaiseDeg * at;
-      const share = v.shareFraction ?? Math.max(...UNMEASURED_SHARES);
+      const share = v.shareFraction ?? 1 - SPARED_SHARE;
       const ball = solePoint(body, BALL_FRACTION, heelDeg);
       const ankle: Point = [0, -ball[1]];
       const riseM = (body.shankM + body.thighM) * cosDeg(v.kneeFlexionDeg / 2);

@@ -1,4 +1,4 @@
-import { overShares, standing, toKnee, weightAt } from "./hands";
+import { onBothFeet, standing, toKnee, weightAt } from "./hands";
 import { NO_BOUNDS } from "./set-up";
 import { fixed, template } from "./template";
 
@@ -17,7 +17,7 @@ export const CARRY = template({
   set: (subject, _, v) => (at) => ({
     by: "standing",
     body: subject.body,
-    heads: overShares(
+    ...onBothFeet(
       standing(subject, {
         depth: toKnee(STANDING_KNEE_DEG),
         arms: { kind: "hang", forwardM: v.loadAheadM },

@@ -3,7 +3,7 @@ import { leastTrust, type Trust } from "../mechanics/channels";
 import { postureTrust, pressureFractionOf, shankRuleOf } from "../mechanics/posture";
 import { standingPose } from "../mechanics/standing";
 import { type Load, STANDING_DEFAULTS, type StandingPose, type StandingSetting } from "../mechanics/standing.types";
-import { CLIMB_SHARES, UNMEASURED_SHARES } from "./lever";
+import { CLIMB_SHARES, SPARED_SHARE } from "./lever";
 import type { SceneProp } from "./scene";
 import type { Subject } from "./template";
 
@@ -34,11 +34,14 @@ export const onPole = (pushN: number, xM: number, pullN = 0): Pick<StandingSetti
 export const poleScene = (handForceN: number, xM: number): SceneProp[] => (handForceN > 0 ? [{ kind: "pole", xM }] : []);
 export const toesXM = ({ footM, heelBehindAnkleM }: Body): number => footM - heelBehindAnkleM;
 
-/** The headline's settings: the share as it was measured, or both ends of where it may lie. */
-export const overShares = (setting: StandingSetting, shareFraction: number | undefined): StandingSetting[] =>
-  shareFraction === undefined
-    ? UNMEASURED_SHARES.map((leadShareFraction) => ({ ...setting, leadShareFraction }))
-    : [{ ...setting, leadShareFraction: shareFraction }];
+/** The headline on two level feet: the share as it was measured, or what either leg may carry. */
+export const onBothFeet = (
+  setting: StandingSetting,
+  shareFraction: number | undefined,
+): { heads: [StandingSetting]; isEitherLeg: boolean } => ({
+  heads: [{ ...setting, leadShareFraction: shareFraction ?? SPARED_SHARE }],
+  isEitherLeg: shareFraction === undefined,
+});
 /** The same for climbing: the usual share leads, and its ends bound it. */
 export function overClimb(setting: StandingSetting, shareFraction: number | undefined): { head: StandingSetting; ends: StandingSetting[] } {
   const at = (leadShareFraction: number): StandingSetting => ({ ...setting, leadShareFraction });

@@ -5,9 +5,9 @@ import { solveStanding, trunkPointAt } from "../mechanics/standing";
 import type { Arms, StandingSetting } from "../mechanics/standing.types";
 import { firstRootByScan } from "../numeric/roots";
 import { nFromKgf } from "../units";
-import { handBounds, HANG, overShares, standing, toKnee, weightAt } from "./hands";
+import { handBounds, HANG, onBothFeet, standing, toKnee, weightAt } from "./hands";
 import { BRACED, overBraceAndShares } from "./split";
-import { impossible } from "./set-up";
+import { impossible, NO_BOUNDS } from "./set-up";
 import { between, fixed, type Subject, template } from "./template";
 
 /** How upright the movement begins, and the least bend the knees keep. */
@@ -75,16 +75,21 @@ export const HINGE = template({
           ...(p.stance === "single" ? { trail: { kind: "free", thighDeg: "inline", kneeFlexionDeg: 15 } as const } : {}),
         },
       );
-      const spread =
-        p.stance === "staggered"
-          ? overBraceAndShares(setting, v.shareFraction === undefined ? STAGGER_SHARES : [v.shareFraction])
-          : { heads: p.stance === "two" ? overShares(setting, v.shareFraction) : [setting], bounds: () => [] };
+      const { heads, isEitherLeg, bounds } = {
+        staggered: () => ({
+          ...overBraceAndShares(setting, v.shareFraction === undefined ? STAGGER_SHARES : [v.shareFraction]),
+          isEitherLeg: false,
+        }),
+        two: () => ({ ...onBothFeet(setting, v.shareFraction), bounds: NO_BOUNDS }),
+        single: () => ({ heads: [setting], isEitherLeg: false, bounds: NO_BOUNDS }),
+      }[p.stance]();
       const best = p.stance === "single" || v.handForceN > 0 ? "B" : "A-";
       return {
         by: "standing",
         body,
-        heads: spread.heads,
-        bounds: () => [...spread.bounds(), ...handBounds(body, spread.heads)],
+        heads,
+        isEitherLeg,
+        bounds: () => [...bounds(), ...handBounds(body, heads)],
         isDepth: false,
         trust: p.stance === "staggered" ? () => BRACED : (knee) => leastTrust(postureTrust(subject.posture, knee), best),
         scene: (pose) => (p.to === "handle" ? [{ kind: "block", atXM: pose.hand[0], topM: v.handleHeightM - 0.05, widthM: 0.3 }] : []),

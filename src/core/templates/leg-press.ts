@@ -1,6 +1,6 @@
 import { LEG_PRESS_DEFAULTS, type LegPressSetting } from "../mechanics/leg-press";
 import { nFromKgf } from "../units";
-import { UNMEASURED_SHARES } from "./lever";
+import { SPARED_SHARE } from "./lever";
 import { between, fixed, template } from "./template";
 
 const NEARLY_STRAIGHT_DEG = 10;
@@ -25,16 +25,16 @@ export const LEG_PRESS = template({
   set:
     ({ body }, _, v) =>
     (at) => {
-      const setting: Omit<LegPressSetting, "shareFraction"> = {
+      const setting: LegPressSetting = {
         ...LEG_PRESS_DEFAULTS,
         kneeFlexionDeg: between(Math.min(NEARLY_STRAIGHT_DEG, v.kneeFlexionDeg), v.kneeFlexionDeg, at),
         sledN: v.sledForceN,
         inclineDeg: v.inclineDeg,
         offsetM: v.feetHighM,
         trunkDeg: v.seatBackDeg,
+        shareFraction: v.shareFraction ?? SPARED_SHARE,
       };
-      const shares = v.shareFraction === undefined ? UNMEASURED_SHARES : [v.shareFraction];
-      return { by: "leg-press", body, heads: shares.map((shareFraction) => ({ ...setting, shareFraction })) };
+      return { by: "leg-press", body, heads: [setting], isEitherLeg: v.shareFraction === undefined };
     },
   traits: () => ["added-weight"],
   cannotSay: () =>

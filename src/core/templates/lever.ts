@@ -85,8 +85,8 @@ export type Setting = Readonly<Partial<Record<LeverId, number>>>;
 /** Raised when the meaning of a stored setting changes. */
 export const SETTING_VERSION = 1;
 
-/** Shares between which an unmeasured one on two level feet is taken to lie: a guarded leg carries the low end. */
-export const UNMEASURED_SHARES = [0.45, 0.55] as const;
+/** What the leg that is spared carries on two level feet where nobody measured it; which leg that is, nobody knows either. */
+export const SPARED_SHARE = 0.45;
 /** The same for climbing, where the lower foot's push-off is not known: least, usual, all on the upper leg. */
 export const CLIMB_SHARES = [0.65, 0.8, 1] as const;
 

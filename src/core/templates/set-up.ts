@@ -8,7 +8,7 @@ import type { SceneProp } from "./scene";
 
 /**
  * What a trainer's levers mean in mechanics. `heads` are the headline: several where a share was not measured, and a
- * demand is the larger of them. `bounds` are what the geometry leaves open around it; they are asked for only when a
+ * demand is the larger of them; where two legs alike may change places (`isEitherLeg`), each is read as the other too. `bounds` are what the geometry leaves open around it; they are asked for only when a
  * range is wanted.
  */
 export interface StandingSetUp {
@@ -16,6 +16,7 @@ export interface StandingSetUp {
   /** The body as this pose sees it: with the legs apart its legs look shorter from the side. */
   body: Body;
   heads: readonly StandingSetting[];
+  isEitherLeg?: boolean;
   bounds: () => readonly StandingSetting[];
   /** The movement is the depth itself: poses on the way are the same set-up with less knee bend. */
   isDepth: boolean;
@@ -28,6 +29,7 @@ export interface BridgeSetUp {
   by: "bridge";
   body: Body;
   heads: readonly BridgeSetting[];
+  isEitherLeg?: boolean;
   bounds: () => readonly BridgeSetting[];
   /** How long one set lasts: the time lying on the back. */
   setS: number;
@@ -38,6 +40,7 @@ export interface PressSetUp {
   by: "leg-press";
   body: Body;
   heads: readonly LegPressSetting[];
+  isEitherLeg?: boolean;
 }
 
 /** A helper: one formula at one joint, a figure to show it, and only the channels it speaks of. */

@@ -8,8 +8,8 @@ import { nFromKgf } from "../units";
 import {
   handBounds,
   HANG,
+  onBothFeet,
   onPole,
-  overShares,
   poleScene,
   seatUnder,
   standing,
@@ -129,7 +129,7 @@ export const TWO_FEET = template({
       ...(p.trunk === "kept" ? { balance: { solve: "shank", trunkLeanDeg: v.trunkKeptDeg } as const } : {}),
     });
     if (p.hands === "band") return hungInBand(subject, setting, v.anchorHeightM);
-    const heads = overShares(setting, v.shareFraction);
+    const { heads, isEitherLeg } = onBothFeet(setting, v.shareFraction);
     const heldN = held.assists.length > 0 ? v.handForceN + v.strapForceN : 0;
     const isRough = heldN > 0 && held.aheadM > SUPPORT_NEAR_M;
     const isShown = v.legsApartDeg > 0 || v.heelRaiseDeg > 0;
@@ -137,6 +137,7 @@ export const TWO_FEET = template({
       by: "standing",
       body,
       heads,
+      isEitherLeg,
       bounds: () => handBounds(body, heads),
       isDepth: true,
       trust: isRough ? () => "C" : standingTrust(subject, heldN, isShown ? "B" : "A"),
