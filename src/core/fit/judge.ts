@@ -5,8 +5,9 @@ import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, ty
 import { CHANNELS_OF_SITE, type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
 import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
+import { oncePer } from "../once";
 import { leftOutBy } from "../school/school";
-import { ask, type Asked, HEADLINE, WHOLE } from "../templates/ask";
+import { ask, type Asked, WHOLE } from "../templates/ask";
 import { templateOf } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
@@ -127,9 +128,9 @@ function overLimit(
 const LANDS_FROM_RANK = 2;
 /** How the body lies is the row's to say: a straight-leg lift sitting is not lying. */
 const LYING: readonly Tags["position"][] = ["on-the-back", "any"];
-const traitsOf = ({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation): Trait[] => [
+const traitsOf = ({ traits, ranks }: Extract<Asked, { ok: true }>, variation: Variation, ofRow: readonly Trait[]): Trait[] => [
   ...traits.filter((trait) => trait !== "lying" || LYING.includes(variation.tags.position)),
-  ...traitsOfRow(variation),
+  ...ofRow,
   ...((ranks.impact ?? 0) >= LANDS_FROM_RANK && variation.lowering !== "slow" ? (["impact"] as const) : []),
 ];
 
@@ -257,37 +258,55 @@ function notesOf({ limits, today }: FitContext, asked: Extract<Asked, { ok: true
 }
 
 /** Channels that a search needs: those a ceiling, a limit or a rail may close by, and those a riser is measured on. */
-function channelsThatClose({ ceilings, limits }: FitContext): NumberChannelId[] {
+const channelsThatClose = oncePer(({ ceilings, limits }: FitContext): NumberChannelId[] => {
   const limited = limits.flatMap(({ rule }): NumberChannelId[] =>
     rule.kind === "most" ? [rule.channel] : rule.kind === "room" ? ["bellyRoom"] : [],
   );
   return [...new Set<NumberChannelId>([...ceilings.map(({ channel }) => channel), ...limited, ...RAIL_CHANNELS, ...LOAD_CHANNELS])];
-}
+});
+
+/** Everything with its range; or only what can close, with its range or without: what a list and a search need. */
+type Reading = "whole" | "range" | "headline";
+
+/** What a row says of itself on one client's day, whatever its levers. */
+const ofRow = oncePer((context: FitContext) =>
+  oncePer((variation: Variation) => {
+    const { missing, standIns } = onHand(variation.equipment, context.kit.equipment);
+    return {
+      traits: traitsOfRow(variation),
+      ofItself: [
+        ...(variation.isRetired ? [{ code: "retired" as const }] : []),
+        ...(variation.isKeptOut ? [{ code: "kept-out" as const }] : []),
+        ...schoolReasons(context, variation),
+      ] satisfies FitReason[],
+      missing: (missing.length > 0 ? [{ code: "equipment-missing" as const, equipment: missing }] : []) satisfies FitReason[],
+      standIns: standIns.map((each): FitReason => ({ code: "stand-in", ...each })),
+    };
+  }),
+);
 
 /**
  * Where a set-up stands for this client today, with every reason. Limits and reach close outright, along the whole
  * movement and over its whole range; guard rails and missing equipment close what is proposed; ceilings by where the
  * range lies; and what nobody measured is never open.
  */
-export function judge(context: FitContext, variation: Variation, setting: Setting, reading: "range" | "headline" = "range"): Judgement {
-  const wanted = reading === "range" ? WHOLE : { ...HEADLINE, channels: channelsThatClose(context) };
+export function judge(context: FitContext, variation: Variation, setting: Setting, reading: Reading = "whole"): Judgement {
+  const wanted = reading === "whole" ? WHOLE : { channels: channelsThatClose(context), range: reading === "range", along: true };
   const asked = ask(context.subject, variation, setting, wanted);
   if (!asked.ok) {
     const reasons: [FitReason] = [{ code: "pose-impossible", reason: asked.reason }];
     return { state: "closed", blocked: true, isPossible: false, reasons, demands: [], uses: [], tightest: null };
   }
   const { uses, unread } = usesOf(asked.demands, context.ceilings, templateOf(variation).kind);
-  const limited = limitReasons(context, variation, asked, traitsOf(asked, variation));
+  const row = ofRow(context)(variation);
+  const limited = limitReasons(context, variation, asked, traitsOf(asked, variation, row.traits));
   const forbidden = limited.filter(({ code }) => code !== "limit-unread");
-  const { missing, standIns } = onHand(variation.equipment, context.kit.equipment);
   const closing: FitReason[] = [
     ...forbidden,
-    ...(variation.isRetired ? [{ code: "retired" as const }] : []),
-    ...(variation.isKeptOut ? [{ code: "kept-out" as const }] : []),
-    ...schoolReasons(context, variation),
+    ...row.ofItself,
     ...railReasons(context, variation, asked.demands),
     ...counterweightReason(context, variation, setting),
-    ...(missing.length > 0 ? [{ code: "equipment-missing" as const, equipment: missing }] : []),
+    ...row.missing,
     ...unassembled(context, setting),
   ];
   const byCeiling = ceilingReason(uses);
@@ -297,8 +316,7 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
     ...unmeasured(context, variation, uses, unread, asked),
     ...(byCeiling && byCeiling.code !== "over-ceiling" ? [byCeiling] : []),
   ];
-  const others = standIns.map((each): FitReason => ({ code: "stand-in", ...each }));
-  const reasons = [...closing, ...open, ...others, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
+  const reasons = [...closing, ...open, ...row.standIns, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
   return {
     state: stateOf(reasons[0]),
     blocked: forbidden.length > 0 || variation.isRetired === true || variation.isKeptOut === true,

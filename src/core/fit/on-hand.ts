@@ -1,7 +1,8 @@
 import type { Variation } from "../catalogue/variation";
 import { leversOf, type OwnRange } from "../templates/form";
 import { harderOf, type Setting, withLever } from "../templates/lever";
-import type { FitContext } from "./context";
+import { oncePer } from "../once";
+import type { FitContext, Kit } from "./context";
 import type { Judgement } from "./judge";
 
 /** Floating steps drift; a seat of 0.5800000001 m is not a seat. */
@@ -15,13 +16,16 @@ export function leverValues({ lever, min, max }: Pick<OwnRange, "lever" | "min" 
   return harderOf(lever) === "less" ? values.reverse() : values;
 }
 /** What can be assembled where that is known, else by the lever's increment. */
-export function valuesOn({ kit }: Pick<FitContext, "kit">, range: OwnRange): number[] {
-  const { lever, min, max } = range;
-  const assembled = kit.assembled?.[lever];
-  if (!assembled) return leverValues(range, kit.increments[lever]);
-  const values = assembled.map(({ value }) => value).filter((value) => value >= min - 1e-9 && value <= max + 1e-9);
-  return harderOf(lever) === "less" ? values.reverse() : values;
-}
+export const valuesOn = ({ kit }: Pick<FitContext, "kit">, range: OwnRange): readonly number[] => valuesIn(kit)(range);
+const valuesIn = oncePer((kit: Kit) =>
+  oncePer((range: OwnRange): readonly number[] => {
+    const { lever, min, max } = range;
+    const assembled = kit.assembled?.[lever];
+    if (!assembled) return leverValues(range, kit.increments[lever]);
+    const values = assembled.map(({ value }) => value).filter((value) => value >= min - 1e-9 && value <= max + 1e-9);
+    return harderOf(lever) === "less" ? values.reverse() : values;
+  }),
+);
 
 /** Of the values the equipment allows, the one nearest to where a hand has moved the lever. */
 export function nearestOnHand(context: Pick<FitContext, "kit">, range: OwnRange, wanted: number): number {

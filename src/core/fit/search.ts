@@ -37,7 +37,7 @@ export function hardestWithin(
 }
 
 /** What a search may try: a load never above what was calm in this pattern, or where the row starts. */
-function allowedOn(context: FitContext, variation: Variation, range: OwnRange): number[] {
+function allowedOn(context: FitContext, variation: Variation, range: OwnRange): readonly number[] {
   const values = valuesOn(context, range);
   if (LEVERS[range.lever].kind !== "load") return values;
   const most = Math.max(range.start, context.calmLoads[variation.pattern]?.[range.lever] ?? 0);
@@ -130,17 +130,17 @@ function closesWhole(reason: FitReason, variation: Variation): boolean {
 export function fitVariation(context: FitContext, variation: Variation, known: Setting = {}): Candidate {
   const own = Object.fromEntries(Object.entries(known).filter(([lever]) => variation.levers.some((row) => row.lever === lever)));
   const start = snapSetting(context, variation, { ...startSetting(context.subject, variation), ...own });
+  const at = (setting: Setting): Candidate => {
+    const judgement = judge(context, variation, setting, "range");
+    return { ...judgement, variationId: variation.id, setting, opening: openingOf(context, variation, judgement, start) };
+  };
+  if (variation.template === "no-model") return at(start);
   const atStart = judge(context, variation, start, "headline");
-  if (atStart.reasons.some((reason) => closesWhole(reason, variation))) {
-    const whole = judge(context, variation, start);
-    return { ...whole, variationId: variation.id, setting: start, opening: openingOf(context, variation, whole, start) };
-  }
+  if (atStart.reasons.some((reason) => closesWhole(reason, variation))) return at(start);
   const isMeasured = atStart.tightest !== null;
-  const setting = isMeasured
-    ? solveSetting(context, variation, start, context.targetUseFraction).setting
-    : easiestSetting(context, variation, start);
-  const judgement = judge(context, variation, setting);
-  return { ...judgement, variationId: variation.id, setting, opening: openingOf(context, variation, judgement, start) };
+  return at(
+    isMeasured ? solveSetting(context, variation, start, context.targetUseFraction).setting : easiestSetting(context, variation, start),
+  );
 }
 
 const STATE_RANK: Record<CandidateState, number> = { open: 0, try: 1, "not-measured": 2, closed: 3 };
@@ -168,31 +168,31 @@ const UNREAD_DISTANCE = 40;
  * by the handbook's ladder; what nobody measured, unloaded before loaded and easiest first.
  */
 export function fitCatalogue(context: FitContext, variations: readonly Variation[], known: Setting = {}): Candidate[] {
-  const place = new Map(variations.map(({ id, ladderPlace }) => [id, ladderPlace]));
-  const placeOf = ({ variationId }: Candidate): number => place.get(variationId) ?? 0;
-  const patterns = new Map(variations.map(({ id, pattern }) => [id, pattern]));
-  const isNewLoad = ({ variationId, setting }: Candidate): boolean => {
-    const calm = context.calmLoads[patterns.get(variationId) ?? "helper"] ?? {};
-    return (Object.entries(setting) as [LeverId, number][]).some(
-      ([lever, value]) => LEVERS[lever].kind === "load" && value > (calm[lever] ?? 0),
-    );
-  };
   const noveltyOf = noveltyIn(context);
-  const novelty = new Map(variations.map((variation) => [variation.id, noveltyOf(variation)]));
-  const byNovelty = (a: Candidate, b: Candidate): number => (novelty.get(a.variationId) ?? 0) - (novelty.get(b.variationId) ?? 0);
-  const distance = ({ tightest }: Candidate): number =>
-    tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : UNREAD_DISTANCE;
-  const byEase = (a: Candidate, b: Candidate): number =>
-    Number(isLoaded(a.setting)) - Number(isLoaded(b.setting)) || byNovelty(a, b) || placeOf(a) - placeOf(b);
   return variations
-    .map((variation) => fitVariation(context, variation, known))
-    .sort(
-      (a, b) =>
-        STATE_RANK[a.state] - STATE_RANK[b.state] ||
-        (a.state === "not-measured"
-          ? byEase(a, b)
-          : byNovelty(a, b) || Number(isNewLoad(a)) - Number(isNewLoad(b)) || distance(a) - distance(b) || placeOf(b) - placeOf(a)),
-    );
+    .map((variation) => {
+      const candidate = fitVariation(context, variation, known);
+      const { state, setting, tightest } = candidate;
+      const novelty = noveltyOf(variation);
+      const distance = tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : UNREAD_DISTANCE;
+      const isMeasured = state !== "not-measured";
+      const rank = isMeasured
+        ? [STATE_RANK[state], novelty, Number(isNewLoad(context, variation, setting)), distance, -variation.ladderPlace]
+        : [STATE_RANK[state], Number(isLoaded(setting)), novelty, variation.ladderPlace];
+      return { candidate, rank };
+    })
+    .sort((a, b) => compared(a.rank, b.rank))
+    .map(({ candidate }) => candidate);
+}
+/** Whether a load was never calm in this row's pattern. */
+const isNewLoad = ({ calmLoads }: FitContext, { pattern }: Variation, setting: Setting): boolean =>
+  (Object.entries(setting) as [LeverId, number][]).some(
+    ([lever, value]) => LEVERS[lever].kind === "load" && value > (calmLoads[pattern]?.[lever] ?? 0),
+  );
+/** The first place at which two ranks differ decides. */
+function compared(a: readonly number[], b: readonly number[]): number {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return (a[i] ?? 0) - (b[i] ?? 0);
+  return 0;
 }
 
 /** What is proposed before anything is picked: the first of the list that the model can draw and weigh, else the first. */

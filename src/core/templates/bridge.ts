@@ -43,42 +43,44 @@ export const BRIDGE = template({
   samples: [1, 0.75, 0.5, 0.25, 0],
   isEven: ({ other }) => other === "same",
   shin: "none",
-  set:
-    (subject, { foot, other }, v) =>
-    (at) => {
-      const { body } = subject;
-      const trail: BridgeSetting["trail"] =
-        other === "staggered"
-          ? { kind: "staggered", furtherM: v.footFurtherM }
-          : other === "free"
-            ? { kind: "free", thighDeg: "inline", kneeFlexionDeg: v.trailKneeDeg }
-            : { kind: "same" };
-      const setting: Omit<BridgeSetting, "leadShareFraction"> = {
-        ...BRIDGE_DEFAULTS,
-        hipFlexionDeg: between(Math.max(BOTTOM_DEG, v.hipFlexionDeg), v.hipFlexionDeg, at),
-        placed: { by: "knee-at-top", kneeFlexionDeg: v.kneeAtTopDeg },
-        benchHeightM: v.benchHeightM,
-        loads: v.loadKg > 0 ? [{ massKg: v.loadKg, at: "hips" }] : [],
-        trail,
-        ...(foot === "ball" ? { foot: { kind: "ball", ankleHeightM: v.ballHeightM + body.ankleHeightM } as const } : {}),
-        ...(foot === "wall"
-          ? { foot: { kind: "wall", ankleHeightM: v.feetUpM } as const, footDrag: { kind: "held" } as const, pressureFraction: 0.5 }
-          : {}),
-      };
-      const shares =
-        other === "free" ? [1] : v.shareFraction !== undefined ? [v.shareFraction] : other === "same" ? [SPARED_SHARE] : [0.6, 0.85];
-      const heads = shares.map((leadShareFraction): BridgeSetting => ({ ...setting, leadShareFraction }));
-      const drags = foot === "ball" ? [] : foot === "wall" ? [-3 * DRAG_N] : [-DRAG_N, DRAG_N]; // a ball rolls: nothing is left open
+  set: (subject, { foot, other }, v) => {
+    const { body } = subject;
+    const trail: BridgeSetting["trail"] =
+      other === "staggered"
+        ? { kind: "staggered", furtherM: v.footFurtherM }
+        : other === "free"
+          ? { kind: "free", thighDeg: "inline", kneeFlexionDeg: v.trailKneeDeg }
+          : { kind: "same" };
+    const isEitherLeg = other === "same" && v.shareFraction === undefined;
+    const shares = other === "free" ? [1] : v.shareFraction !== undefined ? [v.shareFraction] : isEitherLeg ? [SPARED_SHARE] : [0.6, 0.85];
+    const tops = shares.map((leadShareFraction): BridgeSetting => ({
+      ...BRIDGE_DEFAULTS,
+      hipFlexionDeg: v.hipFlexionDeg,
+      placed: { by: "knee-at-top", kneeFlexionDeg: v.kneeAtTopDeg },
+      benchHeightM: v.benchHeightM,
+      loads: v.loadKg > 0 ? [{ massKg: v.loadKg, at: "hips" }] : [],
+      trail,
+      leadShareFraction,
+      ...(foot === "ball" ? { foot: { kind: "ball", ankleHeightM: v.ballHeightM + body.ankleHeightM } as const } : {}),
+      ...(foot === "wall"
+        ? { foot: { kind: "wall", ankleHeightM: v.feetUpM } as const, footDrag: { kind: "held" } as const, pressureFraction: 0.5 }
+        : {}),
+    }));
+    const drags = foot === "ball" ? [] : foot === "wall" ? [-3 * DRAG_N] : [-DRAG_N, DRAG_N]; // a ball rolls: nothing is left open
+    return (at) => {
+      const hipFlexionDeg = between(Math.max(BOTTOM_DEG, v.hipFlexionDeg), v.hipFlexionDeg, at);
+      const heads = tops.map((top): BridgeSetting => ({ ...top, hipFlexionDeg }));
       return {
         by: "bridge",
         body,
         heads,
+        isEitherLeg,
         bounds: () => heads.flatMap((head) => drags.map((forceN): BridgeSetting => ({ ...head, footDrag: { kind: "force", forceN } }))),
-        isEitherLeg: other === "same" && v.shareFraction === undefined,
         setS: v.benchHeightM < PROPPED_FROM_M ? v.setS : 0,
         scene: (pose) => around(heads[0]!, body, pose, v.ballHeightM),
       };
-    },
+    };
+  },
   traits: (_, { loadKg, benchHeightM }) => [
     ...(loadKg > 0 ? (["added-weight"] as const) : []),
     ...(benchHeightM < PROPPED_FROM_M ? (["lying"] as const) : []),

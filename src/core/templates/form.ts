@@ -1,3 +1,4 @@
+import { oncePer } from "../once";
 import { harderOf, type LeverId, LEVERS, type Setting } from "./lever";
 import { BODY_PARTS, type BodyPart, seatAtKneeM } from "./seat";
 import type { ParameterRule, Parameters, Subject, Template, TemplateId } from "./template";
@@ -38,17 +39,20 @@ function own(subject: Subject, bound: Bound): number {
 const within = (value: number, min: number, max: number): number => Math.min(max, Math.max(min, value));
 
 /** Every lever of a form on this body: what the row says, cut to what the template can do with such a body. */
-export function leversOf(subject: Subject, form: Form): OwnRange[] {
-  const { levers } = templateOf(form);
-  return form.levers.map(({ lever, min, max, start }) => {
-    const use = levers[lever];
-    if (!use) throw new RangeError(`${form.template} has no ${lever}`);
-    const [least, most] = use.range(subject);
-    const low = within(own(subject, min), least, most);
-    const high = Math.max(low, within(own(subject, max), least, most));
-    return { lever, min: low, max: high, start: within(own(subject, start), low, high) };
-  });
-}
+export const leversOf = (subject: Subject, form: Form): readonly OwnRange[] => leversOn(subject)(form);
+const leversOn = oncePer((subject: Subject) =>
+  oncePer((form: Form): readonly OwnRange[] => {
+    const { levers } = templateOf(form);
+    return form.levers.map(({ lever, min, max, start }) => {
+      const use = levers[lever];
+      if (!use) throw new RangeError(`${form.template} has no ${lever}`);
+      const [least, most] = use.range(subject);
+      const low = within(own(subject, min), least, most);
+      const high = Math.max(low, within(own(subject, max), least, most));
+      return { lever, min: low, max: high, start: within(own(subject, start), low, high) };
+    });
+  }),
+);
 export const rangeOf = (subject: Subject, form: Form, lever: LeverId): OwnRange | undefined =>
   leversOf(subject, form).find((range) => range.lever === lever);
 
@@ -78,11 +82,11 @@ export function settingProblems(subject: Subject, form: Form, setting: Setting):
 }
 
 /** Parameters with every gap filled: the first word, or the template's own number. */
-export function parametersOf(form: Form): Parameters {
+export const parametersOf = oncePer((form: Form): Parameters => {
   const { parameters } = templateOf(form);
   const otherwise = (rule: ParameterRule): string | number => ("min" in rule ? rule.otherwise : (rule[0] ?? ""));
   return Object.fromEntries(Object.entries(parameters).map(([name, rule]) => [name, form.parameters[name] ?? otherwise(rule)]));
-}
+});
 
 /** What is wrong with a form as data: template, parameters and levers it does not have. Empty when nothing is. */
 export function formProblems(form: Form): string[] {
@@ -101,13 +105,17 @@ export function formProblems(form: Form): string[] {
 
 /** Levers as a template reads them: the setting's, the form's start, or the template's own where the form has no such lever. */
 export function valuesOf(subject: Subject, form: Form, setting: Setting): Record<LeverId, number> & { shareFraction?: number | undefined } {
-  const { levers } = templateOf(form);
-  const values: Partial<Record<LeverId, number>> = {};
-  for (const lever in levers) values[lever as LeverId] = levers[lever as LeverId]?.otherwise ?? NaN;
-  for (const { lever, start } of form.levers) values[lever] = setting[lever] ?? own(subject, start);
-  const { shareFraction } = setting;
-  return { ...(values as Record<LeverId, number>), shareFraction: hasLever(form, "shareFraction") ? shareFraction : undefined } as never;
+  const unset = unsetOn(subject)(form);
+  const values = { ...unset };
+  for (const { lever } of form.levers) values[lever] = setting[lever] ?? unset[lever];
+  return values;
 }
+const unsetOn = oncePer((subject: Subject) =>
+  oncePer((form: Form): Record<LeverId, number> => {
+    const otherwise = Object.entries(templateOf(form).levers).map(([lever, use]) => [lever, use.otherwise] as const);
+    return { ...Object.fromEntries(otherwise), ...startSetting(subject, form), shareFraction: undefined } as never;
+  }),
+);
 
 /** The lever that the movement runs along. */
 export const movedBy = (form: Form): LeverId => templateOf(form).movesBy(parametersOf(form));

@@ -47,7 +47,7 @@ function hungInBand(subject: Subject, setting: StandingSetting, anchorM: number)
   const mostN = 0.9 * nFromKgf(body.massKg);
   const [none, most] = [excessN(0), excessN(mostN)];
   if (most > 0) return impossible("assist-overload");
-  const pullN = Number.isNaN(none) ? 0 : none <= 0 || Number.isNaN(most) ? Math.max(0, none) : brent(excessN, 0, mostN, 1e-6);
+  const pullN = Number.isNaN(none) ? 0 : none <= 0 || Number.isNaN(most) ? Math.max(0, none) : brent(excessN, 0, mostN, 1e-4);
   const hung = standingPose(body, at(pullN));
   const isPastMeasured = hung.ok && bandTension(band, lengthM(hung)).isExtrapolated;
   return {
@@ -107,13 +107,8 @@ export const TWO_FEET = template({
   set: (subject, p, v) => (at) => {
     const body = v.legsApartDeg > 0 ? withLegsApart(subject.body, v.legsApartDeg) : subject.body;
     const aheadM = Number.isNaN(v.supportAheadM) ? toesXM(body) + p.supportAheadM : v.supportAheadM;
-    const held = heldBy(p.hands, {
-      ...v,
-      aheadM,
-      heightM: p.supportHeightM,
-      bodyM: body.heightM,
-      directionDeg: Number.isNaN(v.handDirectionDeg) ? p.supportDirectionDeg : v.handDirectionDeg,
-    });
+    const directionDeg = Number.isNaN(v.handDirectionDeg) ? p.supportDirectionDeg : v.handDirectionDeg;
+    const held = heldBy(p.hands, v, { aheadM, heightM: p.supportHeightM, directionDeg, bodyM: body.heightM });
     const setting = standing(subject, {
       depth:
         p.depth === "seat"
@@ -164,18 +159,10 @@ export const TWO_FEET = template({
 /** What the hands hold, and what it does for the client. */
 function heldBy(
   hands: (typeof HANDS)[number],
-  v: {
-    handForceN: number;
-    strapForceN: number;
-    anchorAheadM: number;
-    anchorHeightM: number;
-    aheadM: number;
-    heightM: number;
-    bodyM: number;
-    directionDeg: number;
-  },
+  v: { handForceN: number; strapForceN: number; anchorAheadM: number; anchorHeightM: number },
+  { aheadM, heightM, directionDeg, bodyM }: { aheadM: number; heightM: number; directionDeg: number; bodyM: number },
 ): Held {
-  const { aheadM, heightM, handForceN, directionDeg } = v;
+  const { handForceN } = v;
   const free = (arms: Arms): Held => ({ arms, assists: [], aheadM: 0, scene: () => [] });
   const pushed: Assist[] = handForceN > 0 ? [{ at: "hands", force: { kind: "angle", magnitudeN: handForceN, directionDeg } }] : [];
   switch (hands) {
@@ -202,7 +189,7 @@ function heldBy(
       const anchor: Point = [v.anchorAheadM, v.anchorHeightM];
       const pull: Assist[] = v.strapForceN > 0 ? [{ at: "hands", force: { kind: "anchor", magnitudeN: v.strapForceN, anchor } }] : [];
       return {
-        arms: { kind: "point", at: [0.45, 0.62 * v.bodyM] },
+        arms: { kind: "point", at: [0.45, 0.62 * bodyM] },
         assists: pull,
         aheadM: 0,
         scene: (pose) => [{ kind: "strap", from: pose.hand, to: anchor }],
