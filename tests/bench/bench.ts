@@ -280,7 +280,7 @@ const apart = rows.flatMap((row) => {
   });
 });
 lines.push(["  largest difference to the grid", `${Math.max(...apart).toFixed(0)} increments`, `${apart.length} answers`, ""]);
-const each = [50, 200].map((count) => {
+const each = [50, 200, 1000].map((count) => {
   const some = manyRows(count);
   return { count, eachMs: bestMs(() => void fitCatalogue(CONTEXT, some)) / count };
 });

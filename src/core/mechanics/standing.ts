@@ -25,17 +25,22 @@ function assistProblem({ assists, balance: { solve } }: StandingSetting): PoseFa
   return openCount > 0 ? "assist-unspecified" : null;
 }
 
+/** Puts a prepared set-up into its pose at one depth, in balance: where everything is, before what is asked of it. */
+export function placeStanding(p: Prepared, depth: Depth): PoseFailure | null {
+  const kneeDeg = kneeFlexionDegOf(p.body, p.setting, depth, p.ankleM);
+  if (typeof kneeDeg === "string") return kneeDeg;
+  p.askedKneeDeg = kneeDeg;
+  p.lead.ankleYM = p.ankleM;
+  return balance(p, kneeDeg, depth);
+}
+
 /**
  * Solves a prepared set-up at one depth: legs, trunk and every joint demand are written into `p`, nothing is allocated
  * (docs/equations.md E3 to E12, E16, E17). Returns why there is no such pose, or null.
  */
 export function solveStanding(p: Prepared, depth: Depth): PoseFailure | null {
   const { body, lead, setting } = p;
-  const kneeDeg = kneeFlexionDegOf(body, setting, depth, p.ankleM);
-  if (typeof kneeDeg === "string") return kneeDeg;
-  p.askedKneeDeg = kneeDeg;
-  lead.ankleYM = p.ankleM;
-  const failure = balance(p, kneeDeg, depth);
+  const failure = placeStanding(p, depth);
   if (failure) return failure;
   writeUpperForces(upper, p.upper, "all", p.sinTrunk, p.cosTrunk, lead.hipXM, lead.hipYM, p.solvedN);
   p.sumFxN = upper.fxN;

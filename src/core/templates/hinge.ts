@@ -1,7 +1,7 @@
 import { leastTrust } from "../mechanics/channels";
 import { postureTrust } from "../mechanics/posture";
 import { prepareStanding } from "../mechanics/prepared";
-import { solveStanding, trunkPointAt } from "../mechanics/standing";
+import { placeStanding, trunkPointAt } from "../mechanics/standing";
 import type { Arms, StandingSetting } from "../mechanics/standing.types";
 import { firstRootByScan } from "../numeric/roots";
 import { nFromKgf } from "../units";
@@ -25,7 +25,7 @@ function leanToHandleDeg(subject: Subject, kneeDeg: number, handleM: number, mas
   const prepared = prepareStanding(subject.body, bent(subject, kneeDeg, balance, { arms: HANG, loads: weightAt("hands", massKg) }));
   const aboveM = (trunkLeanDeg: number): number => {
     balance.trunkLeanDeg = trunkLeanDeg;
-    return solveStanding(prepared, toKnee(kneeDeg)) === null ? trunkPointAt(prepared, prepared.upper.hand)[1] - handleM : NaN;
+    return placeStanding(prepared, toKnee(kneeDeg)) === null ? trunkPointAt(prepared, prepared.upper.hand)[1] - handleM : NaN;
   };
   return firstRootByScan(aboveM, 0, 88, 22, 1e-6);
 }
