@@ -25,7 +25,7 @@ export function runFit(input: FitInput): unknown {
   ).map(({ variationId, state, setting, tightest, reasons, opening, ...rest }) => {
     const { code, pattern, name } = variationById(variationId);
     const recipes = Object.entries(setting).flatMap(([lever, value]) => {
-      const recipe = recipeOf(context.kit.assembled ?? {}, lever as LeverId, value);
+      const recipe = recipeOf(context.kit.assembled, variationById(variationId), lever as LeverId, value);
       return recipe ? [[lever, recipe] as const] : [];
     });
     return {

@@ -9,6 +9,8 @@ export const EQUIPMENT = [
   "step",
   "mat",
   "dumbbell",
+  "kettlebell",
+  "plate",
   "barbell",
   "ankle-weight",
   "band",
@@ -59,7 +61,7 @@ export const SUBSTITUTES: Readonly<Partial<Record<Equipment, readonly Equipment[
   counter: ["rail", "table"],
   rail: ["counter"],
   pole: ["rail"],
-  dumbbell: ["hex-bar"],
+  dumbbell: ["kettlebell", "hex-bar"],
   strap: ["rail"],
   "loop-band": ["band"],
   roll: ["cushion"],
@@ -68,8 +70,8 @@ export const SUBSTITUTES: Readonly<Partial<Record<Equipment, readonly Equipment[
   "ankle-weight": ["loop-band"],
   table: ["chair"],
   step: ["box"],
-  "hex-bar": ["dumbbell"],
-  "belt-squat": ["dumbbell"],
+  "hex-bar": ["dumbbell", "kettlebell"],
+  "belt-squat": ["dumbbell", "kettlebell"],
 };
 
 /** What of a row's needs is missing, and what stands in for what. */

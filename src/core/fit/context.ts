@@ -1,6 +1,6 @@
 import { EQUIPMENT, type Equipment } from "../catalogue/equipment";
 import type { Pattern } from "../catalogue/variation";
-import type { AssembledLevers } from "./assemble";
+import type { AssembledKit } from "./assemble";
 import type { Ceiling } from "../limits/ceiling";
 import type { Complaint } from "../limits/complaint";
 import type { Day } from "../day";
@@ -16,7 +16,7 @@ export interface Kit {
   felt: Readonly<Record<LeverId, number>>;
   equipment: readonly Equipment[];
   /** Heights and loads that can really be assembled, where the room has been measured. */
-  assembled?: AssembledLevers;
+  assembled?: AssembledKit;
 }
 const perLever = (pick: (lever: LeverId) => number): Record<LeverId, number> =>
   Object.fromEntries(LEVER_IDS.map((lever) => [lever, pick(lever)])) as Record<LeverId, number>;

@@ -11,7 +11,7 @@ import { ask, type Asked, WHOLE } from "../templates/ask";
 import { templateOf } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
-import type { Assembled } from "./assemble";
+import { assembledFor } from "./assemble";
 import type { FitContext } from "./context";
 import { tightest, type Use, usesOf } from "./use";
 
@@ -156,13 +156,15 @@ const schoolReasons = ({ school, careful }: FitContext, { code }: Variation): Fi
   }));
 
 /** Levers that stand where nothing at hand comes to. */
-const unassembled = ({ kit: { assembled } }: FitContext, setting: Setting): FitReason[] =>
-  (Object.entries(assembled ?? {}) as [LeverId, readonly Assembled[]][]).flatMap(([lever, values]): FitReason[] => {
-    const value = setting[lever];
-    return value === undefined || values.some((each) => Math.abs(each.value - value) < 1e-6)
-      ? []
-      : [{ code: "not-assembled", lever, value }];
-  });
+const unassembled = ({ kit: { assembled } }: FitContext, variation: Variation, setting: Setting): FitReason[] =>
+  assembled === undefined
+    ? []
+    : variation.levers.flatMap(({ lever }): FitReason[] => {
+        const [value, values] = [setting[lever], assembledFor(assembled, variation, lever)];
+        return value === undefined || !values || values.some((each) => Math.abs(each.value - value) < 1e-6)
+          ? []
+          : [{ code: "not-assembled", lever, value }];
+      });
 
 /** A load without which this pose would fall over is a counterweight, and no proposal leans on one. */
 function counterweightReason({ subject }: FitContext, variation: Variation, setting: Setting): FitReason[] {
@@ -307,7 +309,7 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
     ...railReasons(context, variation, asked.demands),
     ...counterweightReason(context, variation, setting),
     ...row.missing,
-    ...unassembled(context, setting),
+    ...unassembled(context, variation, setting),
   ];
   const byCeiling = ceilingReason(uses);
   const open: FitReason[] = [

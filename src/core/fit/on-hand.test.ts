@@ -72,9 +72,9 @@ describe("snapping", () => {
 
 test("a lever moved by hand comes to rest where the kit can, also at a range's own end", () => {
   const range = { lever: "seatHeightM", min: 0.413, max: 0.754, start: 0.6 } as const;
-  const at = (wanted: number): number => nearestOnHand(contextWith(), range, wanted);
+  const at = (wanted: number): number => nearestOnHand(contextWith(), pole, range, wanted);
   expect([at(0.754), at(0.413), at(0.5849), at(0.5851)]).toEqual([0.75, 0.42, 0.58, 0.59]);
-  expect(nearestOnHand(contextWith(), { ...range, min: 0.501, max: 0.509 }, 0.505)).toBe(0.505);
+  expect(nearestOnHand(contextWith(), pole, { ...range, min: 0.501, max: 0.509 }, 0.505)).toBe(0.505);
 });
 
 test("counting what holds agrees with counting one by one", () => {

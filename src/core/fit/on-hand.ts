@@ -2,6 +2,7 @@ import type { Variation } from "../catalogue/variation";
 import { leversOf, type OwnRange } from "../templates/form";
 import { harderOf, type Setting, withLever } from "../templates/lever";
 import { oncePer } from "../once";
+import { assembledFor, type Holds } from "./assemble";
 import type { FitContext, Kit } from "./context";
 import type { Judgement } from "./judge";
 
@@ -15,21 +16,23 @@ export function leverValues({ lever, min, max }: Pick<OwnRange, "lever" | "min" 
   const values = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => roundTo((first + i) * increment, increment));
   return harderOf(lever) === "less" ? values.reverse() : values;
 }
-/** What can be assembled where that is known, else by the lever's increment. */
-export const valuesOn = ({ kit }: Pick<FitContext, "kit">, range: OwnRange): readonly number[] => valuesIn(kit)(range);
+/** What can be assembled where that is known, else by the lever's increment. The range is one of this row's. */
+export const valuesOn = ({ kit }: Pick<FitContext, "kit">, row: Holds, range: OwnRange): readonly number[] => valuesIn(kit)(range)(row);
 const valuesIn = oncePer((kit: Kit) =>
-  oncePer((range: OwnRange): readonly number[] => {
-    const { lever, min, max } = range;
-    const assembled = kit.assembled?.[lever];
-    if (!assembled) return leverValues(range, kit.increments[lever]);
-    const values = assembled.map(({ value }) => value).filter((value) => value >= min - 1e-9 && value <= max + 1e-9);
-    return harderOf(lever) === "less" ? values.reverse() : values;
-  }),
+  oncePer((range: OwnRange) =>
+    oncePer((row: Holds): readonly number[] => {
+      const { lever, min, max } = range;
+      const assembled = assembledFor(kit.assembled, row, lever);
+      if (!assembled) return leverValues(range, kit.increments[lever]);
+      const values = assembled.map(({ value }) => value).filter((value) => value >= min - 1e-9 && value <= max + 1e-9);
+      return harderOf(lever) === "less" ? values.reverse() : values;
+    }),
+  ),
 );
 
 /** Of the values the equipment allows, the one nearest to where a hand has moved the lever. */
-export function nearestOnHand(context: Pick<FitContext, "kit">, range: OwnRange, wanted: number): number {
-  const values = valuesOn(context, range);
+export function nearestOnHand(context: Pick<FitContext, "kit">, row: Holds, range: OwnRange, wanted: number): number {
+  const values = valuesOn(context, row, range);
   return values.reduce((best, value) => (Math.abs(value - wanted) < Math.abs(best - wanted) ? value : best), values[0] ?? wanted);
 }
 
@@ -40,7 +43,7 @@ export function snapSetting({ subject, kit }: Pick<FitContext, "subject" | "kit"
     const wanted = setting[lever];
     if (wanted === undefined && lever === "shareFraction") return snapped;
     const at = wanted ?? range.start;
-    const values = valuesOn({ kit }, range);
+    const values = valuesOn({ kit }, variation, range);
     const isHarderLess = harderOf(lever) === "less";
     const safe = values.filter((x) => (isHarderLess ? x >= at - 1e-9 : x <= at + 1e-9)).at(-1);
     return withLever(snapped, lever, safe ?? values[0] ?? at);

@@ -12,7 +12,7 @@ const found = (of: ReturnType<typeof contextWith>, id: string) => fitCatalogue(o
 
 function easiest(id: string, setting: Setting, range: OwnRange) {
   const at = (value: number) => judge(context, variationById(id), withLever(setting, range.lever, value), "headline");
-  const values = valuesOn(context, range);
+  const values = valuesOn(context, variationById(id), range);
   return values.find((value) => isWithin(at(value), Infinity)) ?? values.find((value) => at(value).isPossible);
 }
 
@@ -39,10 +39,10 @@ describe("a fit", () => {
       const candidate = fitVariation(limited, variation);
       const start = snapSetting(limited, variation, candidate.setting);
       const at = (value: number) => judge(limited, variation, withLever(start, range.lever, value), "headline");
-      const deepest = valuesOn(limited, range)
+      const deepest = valuesOn(limited, variation, range)
         .filter((value) => isWithin(at(value), 0.7))
         .at(-1);
-      const isUnstopped = deepest === valuesOn(limited, range).at(-1); // nothing measured stops it there: it stays where it stood
+      const isUnstopped = deepest === valuesOn(limited, variation, range).at(-1); // nothing measured stops it there: it stays where it stood
       if (deepest === undefined) expect(isWithin(candidate, 0.7)).toBe(false);
       else if (!isUnstopped) expect([variation.code, candidate.setting[range.lever]]).toEqual([variation.code, deepest]);
       swept += isUnstopped ? 0 : 1;

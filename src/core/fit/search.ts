@@ -38,7 +38,7 @@ export function hardestWithin(
 
 /** What a search may try: a load never above what was calm in this pattern, or where the row starts. */
 function allowedOn(context: FitContext, variation: Variation, range: OwnRange): readonly number[] {
-  const values = valuesOn(context, range);
+  const values = valuesOn(context, variation, range);
   if (LEVERS[range.lever].kind !== "load") return values;
   const most = Math.max(range.start, context.calmLoads[variation.pattern]?.[range.lever] ?? 0);
   return values.filter((value) => value <= most + 1e-9);
@@ -61,22 +61,22 @@ function solveSetting(context: FitContext, variation: Variation, start: Setting,
     const range = rangeOf(context.subject, variation, lever);
     if (!range) continue;
     const solved = hardestWithin(context, variation, setting, range, useFraction);
-    if (solved !== null) return { setting: withLever(setting, lever, humbly(context, setting, range, solved)), met: true };
+    if (solved !== null) return { setting: withLever(setting, lever, humbly(context, variation, setting, range, solved)), met: true };
     setting = withLever(setting, lever, easiestPossible(context, variation, setting, range));
   }
   return { setting, met: false };
 }
 
 /** At the hard end of its range nothing measured has stopped the lever: then it stays where it stood. */
-function humbly(context: FitContext, setting: Setting, range: OwnRange, solved: number): number {
+function humbly(context: FitContext, variation: Variation, setting: Setting, range: OwnRange, solved: number): number {
   const now = setting[range.lever] ?? range.start;
-  const isGoverned = valuesOn(context, range).at(-1) !== solved;
+  const isGoverned = valuesOn(context, variation, range).at(-1) !== solved;
   return !isGoverned && isHarder(range.lever, solved, now) ? now : solved;
 }
 
 /** The easiest value that keeps inside limits and rails; where none does, the easiest that can be done at all. */
 function easiestPossible(context: FitContext, variation: Variation, setting: Setting, range: OwnRange): number {
-  const values = valuesOn(context, range);
+  const values = valuesOn(context, variation, range);
   const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
   const first = values.findIndex((value) => at(value).isPossible);
   const [easiest] = values.slice(first);
@@ -106,7 +106,7 @@ function easiestSetting(context: FitContext, variation: Variation, start: Settin
   for (const lever of solvedLevers(variation)) {
     const range = rangeOf(context.subject, variation, lever);
     if (!range || LEVERS[lever].kind === "support") continue;
-    if (LEVERS[lever].kind === "load") setting = withLever(setting, lever, valuesOn(context, range)[0] ?? range.min);
+    if (LEVERS[lever].kind === "load") setting = withLever(setting, lever, valuesOn(context, variation, range)[0] ?? range.min);
     else if (judge(context, variation, setting, "headline").blocked) setting = solveSetting(context, variation, setting, Infinity).setting;
   }
   return setting;

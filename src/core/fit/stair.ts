@@ -86,7 +86,7 @@ function between(context: FitContext, place: Place, lever: LeverId, to: number):
   const [range, from] = [rangeAt(context, place, lever), place.setting[lever] ?? NaN];
   if (!range) return [];
   const [low, high] = [Math.min(from, to), Math.max(from, to)];
-  const on = valuesOn(context, range).filter((value) => value > low + 1e-9 && value < high - 1e-9);
+  const on = valuesOn(context, variationById(place.variationId), range).filter((value) => value > low + 1e-9 && value < high - 1e-9);
   return [...on.sort((a, b) => (to > from ? a - b : b - a)), to];
 }
 
@@ -130,8 +130,11 @@ function towards(way: Way, below: Tread, goal: Setting): Tread | null {
 /** One even riser up within a variation, each lever toward its hard end; the share stays. Null where nothing harder is left. */
 function climb(way: Way, below: Tread): Tread | null {
   const { subject } = way.context;
-  const ranges = leversOf(subject, variationById(below.variationId)).filter(({ lever }) => lever !== "shareFraction" && harderOf(lever));
-  const hardest = Object.fromEntries(ranges.map((range) => [range.lever, valuesOn(way.context, range).at(-1) ?? range.start])) as Setting;
+  const variation = variationById(below.variationId);
+  const ranges = leversOf(subject, variation).filter(({ lever }) => lever !== "shareFraction" && harderOf(lever));
+  const hardest = Object.fromEntries(
+    ranges.map((range) => [range.lever, valuesOn(way.context, variation, range).at(-1) ?? range.start]),
+  ) as Setting;
   const open = differing(below, { ...below.setting, ...hardest });
   const step = firstEven(way, below, hardest, open, askedOn(below.judgement, way.watched) * (1 + RISER_AIM_FRACTION));
   return step && (step.riserFraction ?? 0) > 0 ? step : null;
@@ -141,10 +144,10 @@ function climb(way: Way, below: Tread): Tread | null {
 function entrance(way: Way, variation: Variation, share: Setting, goal: Setting, wanted: number): Place {
   const ranges = leversOf(way.context.subject, variation).filter(({ lever }) => lever !== "shareFraction" && harderOf(lever));
   let setting: Setting = { ...startSetting(way.context.subject, variation), ...share };
-  for (const range of ranges) setting = withLever(setting, range.lever, valuesOn(way.context, range)[0] ?? range.start);
+  for (const range of ranges) setting = withLever(setting, range.lever, valuesOn(way.context, variation, range)[0] ?? range.start);
   for (const range of ranges) {
     const most = goal[range.lever];
-    const values = valuesOn(way.context, range).filter((value) => most === undefined || !isHarder(range.lever, value, most));
+    const values = valuesOn(way.context, variation, range).filter((value) => most === undefined || !isHarder(range.lever, value, most));
     const fits = (value: number): boolean => {
       const judgement = judgePlace(way.context, { variationId: variation.id, setting: withLever(setting, range.lever, value) }, "headline");
       return !judgement.isPossible || askedOn(judgement, way.watched) <= wanted; // a seat out of reach is only too high

@@ -128,7 +128,10 @@ describe("ease", () => {
     expect(easeByLever(context, goblet)?.change?.levers[0]?.lever).toBe("loadKg");
     const seat = rangeOf(SUBJECT, variationById(START.variationId), "seatHeightM");
     if (!seat) throw new Error("no seat");
-    const high: Place = { ...START, setting: { ...START.setting, seatHeightM: Math.max(...valuesOn(context, seat)) } };
+    const high: Place = {
+      ...START,
+      setting: { ...START.setting, seatHeightM: Math.max(...valuesOn(context, variationById(START.variationId), seat)) },
+    };
     expect(easeByLever(context, high)?.change?.levers[0]?.lever).toBe("handForceN");
   });
   test("takes a set away where no lever is left, then an easier row, then rests", () => {

@@ -33,7 +33,7 @@ const isPossible = ({ isPossible: possible }: { isPossible: boolean }): boolean 
 function path(context: FitContext, place: Place, lever: LeverId, move: Move): number[] {
   const [range, now] = [rangeAt(context, place, lever), place.setting[lever]];
   if (!range || now === undefined || harderOf(lever) === null) return [];
-  const values = valuesOn(context, range);
+  const values = valuesOn(context, variationById(place.variationId), range);
   return move === "build"
     ? values.filter((value) => isHarder(lever, value, now))
     : values.filter((value) => isHarder(lever, now, value)).reverse();

@@ -32,7 +32,7 @@ test("a place has what was listed last; until then the studio has everything, a 
   await inTest(orm, scope, (em) => setKitList(scope, em, clientId, HOME, DAY));
   const home = await contextAt(studio, "home");
   expect(home?.kit.equipment).toEqual(["chair", "cushion"]);
-  expect(home?.kit.assembled?.seatHeightM?.map(({ value }) => value)).toEqual([0.46, 0.51, 0.56]);
+  expect(home?.kit.assembled?.heights.seatHeightM?.map(({ value }) => value)).toEqual([0.46, 0.51, 0.56]);
   expect((await contextAt(studio, "studio"))?.kit.equipment).toContain("leg-press"); // a home says nothing of the studio
   await inTest(orm, scope, (em) => setKitList(scope, em, null, [{ kind: "pole" }], DAY));
   expect((await contextAt(studio, "studio"))?.kit.equipment).toEqual(["pole"]);

@@ -4,10 +4,10 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { setKitAction } from "../../actions/equipment";
 import { type Equipment, EQUIPMENT } from "../../core/catalogue/equipment";
-import { assembledFrom, KIT_LIMITS, type KitItem, measuredBy } from "../../core/fit/assemble";
+import { assembledFrom, isSetInSteps, KIT_LIMITS, type KitItem, measuredBy } from "../../core/fit/assemble";
 import type { UnitSystem } from "../../core/units";
 import { Button, TextButton } from "../kit/button";
-import { SelectField } from "../kit/fields";
+import { SelectField, TextField } from "../kit/fields";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
@@ -15,13 +15,17 @@ import { lengthField, massField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { kitName, leverValueText } from "../text/lever-text";
 import { capital } from "../text/limit-text";
+import { massText } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 
 const Line = styled.li`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 170px 130px 90px;
+  display: flex;
+  flex-wrap: wrap;
   gap: 12px;
   align-items: end;
+  & > :first-child {
+    flex: 0 1 220px;
+  }
   padding: 8px 0;
   border-top: 1px solid ${color.fog};
 `;
@@ -39,8 +43,9 @@ const USUAL: Readonly<Record<"studio" | "home", readonly KitItem[]>> = {
     { kind: "cushion", thicknessM: 0.02, count: 2 },
     { kind: "step", heightM: 0.1 },
     { kind: "mat", thicknessM: 0.015, count: 4 },
-    ...[2, 4, 6, 8, 10, 12, 16, 20].map((massKg): KitItem => ({ kind: "dumbbell", massKg })),
+    ...[2, 4, 6, 8, 10, 12, 16, 20].map((massKg): KitItem => ({ kind: "dumbbell", massKg, count: 2 })),
     { kind: "barbell", massKg: 20 },
+    ...[1.25, 2.5, 5, 10].map((massKg): KitItem => ({ kind: "plate", massKg, count: 4 })),
     ...(
       ["pole", "rail", "counter", "strap", "band", "loop-band", "ball", "small-ball", "wedge", "roll", "long-strap", "coin"] as const
     ).map((kind): KitItem => ({ kind })),
@@ -65,6 +70,38 @@ interface Props {
   units: UnitSystem;
 }
 
+const MEASURES = { heightM: "Height", thicknessM: "Thickness, pressed", massKg: "Mass", pullKg: "Pull, as it is used" } as const;
+const measureName = (kind: Equipment, by: keyof typeof MEASURES, isStepped: boolean): string => {
+  if (kind === "strap") return "Anchor, above the floor";
+  if (kind === "barbell" || kind === "hex-bar") return "Mass, empty";
+  return isStepped ? `${MEASURES[by]}, least` : MEASURES[by];
+};
+const COUNTED: readonly Equipment[] = ["cushion", "mat", "dumbbell", "kettlebell", "plate"];
+const NAMED: readonly Equipment[] = ["band", "loop-band", "strap"];
+
+/** One measure of a thing, a length or a mass; empty is NaN. */
+function MeasureField({
+  label,
+  isMass,
+  value,
+  bounds,
+  units,
+  onChange,
+}: {
+  label: string;
+  isMass: boolean;
+  value: number | undefined;
+  bounds: { min: number; max: number };
+  units: UnitSystem;
+  onChange: (value: number) => void;
+}) {
+  return isMass ? (
+    <NumberField label={label} {...massField(units, value ?? NaN, bounds, onChange)} />
+  ) : (
+    <NumberField label={label} {...lengthField(units, value ?? NaN, bounds, FINELY, onChange)} />
+  );
+}
+
 function ItemLine({
   item,
   units,
@@ -76,25 +113,29 @@ function ItemLine({
   onChange: (item: KitItem) => void;
   onRemove: () => void;
 }) {
-  const by = measuredBy(item.kind);
-  const size = by ? (item[by] ?? NaN) : NaN;
-  const set = (value: number): void => {
-    if (by) onChange({ ...item, [by]: value });
-  };
+  const { kind } = item;
+  const by = measuredBy(kind);
+  const isMass = by === "massKg" || by === "pullKg";
+  const isStepped = by !== null && isSetInSteps(kind);
+  const [most, step] = isMass ? (["mostKg", "stepKg"] as const) : (["mostM", "stepM"] as const);
+  const bounds = by === null ? KIT_LIMITS.massKg : kind === "strap" ? KIT_LIMITS.anchorM : KIT_LIMITS[by];
+  const field = (label: string, key: "heightM" | "thicknessM" | "massKg" | "pullKg" | typeof most | typeof step) => (
+    <MeasureField
+      label={label}
+      isMass={isMass}
+      value={item[key]}
+      bounds={key === step ? { min: isMass ? 0.25 : 0.005, max: isMass ? 50 : 1 } : bounds}
+      units={units}
+      onChange={(value) => onChange({ ...item, [key]: value })}
+    />
+  );
   return (
     <Line>
-      <SelectField label="What" options={KINDS} value={item.kind} onChange={(kind: Equipment) => onChange({ kind })} />
-      {by === "massKg" ? (
-        <NumberField label="Mass" {...massField(units, size, KIT_LIMITS.massKg, set)} />
-      ) : by ? (
-        <NumberField
-          label={by === "heightM" ? "Height" : "Thickness, pressed"}
-          {...lengthField(units, size, KIT_LIMITS[by], FINELY, set)}
-        />
-      ) : (
-        <span />
-      )}
-      {by === "thicknessM" ? (
+      <SelectField label="What" options={KINDS} value={kind} onChange={(next: Equipment) => onChange({ kind: next })} />
+      {by && field(measureName(kind, by, isStepped), by)}
+      {isStepped && field("Most, if it is set", most)}
+      {isStepped && field("In steps of", step)}
+      {COUNTED.includes(kind) && (
         <NumberField
           label="How many"
           minValue={1}
@@ -102,10 +143,11 @@ function ItemLine({
           value={item.count ?? 1}
           onChange={(count) => Number.isFinite(count) && onChange({ ...item, count })}
         />
-      ) : (
-        <span />
       )}
-      <TextButton aria-label={`Take away the ${kitName(item.kind)}`} onPress={onRemove} style={{ minHeight: 44 }}>
+      {NAMED.includes(kind) && (
+        <TextField label="Colour or name" value={item.name ?? ""} onChange={(name) => onChange({ ...item, name })} />
+      )}
+      <TextButton aria-label={`Take away the ${kitName(kind)}`} onPress={onRemove} style={{ minHeight: 44, marginLeft: "auto" }}>
         take away
       </TextButton>
     </Line>
@@ -114,7 +156,24 @@ function ItemLine({
 
 /** A measure that was left empty is not kept as one: the thing is there all the same. */
 const cleaned = (item: KitItem): KitItem =>
-  Object.fromEntries(Object.entries(item).filter(([, value]) => !Number.isNaN(value))) as unknown as KitItem;
+  Object.fromEntries(Object.entries(item).filter(([, value]) => !Number.isNaN(value) && value !== "")) as unknown as KitItem;
+
+const HEIGHTS = [
+  ["seatHeightM", "Seats"],
+  ["stepHeightM", "Steps"],
+  ["benchHeightM", "Under the shoulders"],
+  ["anchorHeightM", "Anchors"],
+] as const;
+/** More than this is told by its ends. */
+const MOST_SAID = 24;
+function Comes({ name, values }: { name: string; values: readonly string[] | undefined }) {
+  const said = values && values.length > MOST_SAID ? [...values.slice(0, MOST_SAID - 1), `… ${values.at(-1)}`] : values;
+  return (
+    <p>
+      <strong>{name}:</strong> {said?.join(", ") ?? <Soft>by usual steps, nothing is measured</Soft>}
+    </p>
+  );
+}
 
 /** What a place has, by kind and size; what can be set up from it is shown at once. */
 export function EquipmentScreen({ clientId, where, items, units }: Props) {
@@ -178,14 +237,13 @@ export function EquipmentScreen({ clientId, where, items, units }: Props) {
         <Card aria-label="What it comes to">
           <Stack>
             <Title>What it comes to</Title>
-            {(["seatHeightM", "stepHeightM", "loadKg"] as const).map((lever) => (
-              <p key={lever}>
-                <strong>{{ seatHeightM: "Seats", stepHeightM: "Steps", loadKg: "Loads" }[lever]}:</strong>{" "}
-                {built[lever]?.map(({ value }) => leverValueText(lever, value, units)).join(", ") ?? (
-                  <Soft>by usual steps, nothing is measured</Soft>
-                )}
-              </p>
+            {HEIGHTS.map(([lever, name]) => (
+              <Comes key={lever} name={name} values={built.heights[lever]?.map(({ value }) => leverValueText(lever, value, units))} />
             ))}
+            {Object.entries(built.masses).map(([kind, values]) => (
+              <Comes key={kind} name={capital(kitName(kind as Equipment))} values={values.map(({ value }) => massText(value, units))} />
+            ))}
+            {Object.keys(built.masses).length === 0 && <Comes name="Loads" values={undefined} />}
           </Stack>
         </Card>
       </Columns>

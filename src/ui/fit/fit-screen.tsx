@@ -170,6 +170,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
         )}
       </div>
       <LeversPanel
+        row={variation}
         ranges={rangesOf(fit)}
         setting={setting}
         kit={context.kit}

@@ -5,7 +5,7 @@ import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-compon
 import styled from "styled-components";
 import type { OwnRange } from "../../core/templates/form";
 import { harderOf, type LeverId, type Setting } from "../../core/templates/lever";
-import { recipeOf } from "../../core/fit/assemble";
+import { type Holds, recipeOf } from "../../core/fit/assemble";
 import type { Kit } from "../../core/fit/context";
 import { TextButton } from "../kit/button";
 import { Soft } from "../kit/layout";
@@ -58,7 +58,7 @@ function CeilingMark({ range, isFlipped, at, units }: { range: OwnRange; isFlipp
 
 /** One lever; right on its slider is always harder, so a height that is harder when lower runs from high to low. */
 function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: number | null }) {
-  const { range, ceiling, setting, kit, units, side, onLever } = props;
+  const { row, range, ceiling, setting, kit, units, side, onLever } = props;
   const { lever, min, max, start } = range;
   const isShare = lever === "shareFraction";
   const name = isShare ? `${side === "left" ? "Left" : "Right"} leg bears` : leverName(lever);
@@ -66,7 +66,7 @@ function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: numbe
   const shown = (value: number): number => (isFlipped ? min + max - value : value);
   const value = setting[lever];
   const isOpen = isShare && value === undefined;
-  const recipe = value === undefined ? null : recipeOf(kit.assembled ?? {}, lever, value);
+  const recipe = value === undefined ? null : recipeOf(kit.assembled, row, lever, value);
   return (
     <Lever
       minValue={min}
@@ -94,6 +94,7 @@ function LeverSlider(props: LeversPanelProps & { range: OwnRange; ceiling: numbe
 }
 
 interface LeversPanelProps {
+  row: Holds;
   ranges: readonly OwnRange[];
   setting: Setting;
   kit: Kit;

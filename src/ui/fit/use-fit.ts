@@ -143,7 +143,10 @@ export function useFit(given: FitContext, plans: readonly Plan[], first: Pattern
     setLever: (lever, value) => {
       const { [lever]: _before, ...rest } = setting;
       const range = rangeOf(context.subject, variation, lever);
-      set({ variationId, setting: value === null || !range ? rest : withLever(setting, lever, nearestOnHand(context, range, value)) });
+      set({
+        variationId,
+        setting: value === null || !range ? rest : withLever(setting, lever, nearestOnHand(context, variation, range, value)),
+      });
     },
     goTo: (place) => {
       set(place);

@@ -1,7 +1,7 @@
 import type { UnitSystem } from "../../core/units";
 import type { Equipment } from "../../core/catalogue/equipment";
 import type { Dose } from "../../core/catalogue/variation";
-import type { Assembled } from "../../core/fit/assemble";
+import { type Assembled, measuredBy } from "../../core/fit/assemble";
 import type { Change, LeverChange } from "../../core/fit/tread";
 import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
 import { angleText, handText, lengthText, massText, percentText, secondsText } from "./quantity-text";
@@ -126,9 +126,11 @@ export const equipmentText = (equipment: readonly Equipment[]): string => equipm
 
 /** "chair 46 cm and 2 cushions of 5 cm" */
 export function recipeText(recipe: Assembled["recipe"], units: UnitSystem): string {
-  const parts = recipe.map(({ kind, size, count }) => {
-    const amount = kind === "dumbbell" || kind === "barbell" ? massText(size, units) : lengthText(size, units);
-    return count > 1 ? `${count} ${kitName(kind)}s of ${amount}` : `${kitName(kind)} ${amount}`;
+  const parts = recipe.map(({ kind, size, count, name }) => {
+    const by = measuredBy(kind);
+    const amount = by === "massKg" || by === "pullKg" ? massText(size, units) : lengthText(size, units);
+    const called = name ? `${name} ${kitName(kind)}` : kitName(kind);
+    return count > 1 ? `${count} ${called}s of ${amount}` : `${called} ${amount}`;
   });
   return parts.length === 0 ? "" : `${parts.slice(0, -1).join(", ")}${parts.length > 1 ? " and " : ""}${parts.at(-1)}`;
 }
