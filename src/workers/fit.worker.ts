@@ -4,6 +4,7 @@ import type { Pattern } from "../core/catalogue/variation";
 import { compareSchools } from "../core/fit/compare";
 import type { FitContext, Place } from "../core/fit/context";
 import { fitCatalogue, leverCeilings } from "../core/fit/search";
+import { waysOff } from "../core/fit/relief";
 import { stairAround, stairToGoal } from "../core/fit/stair";
 import { easeByLever, nextBuild } from "../core/fit/step";
 import type { School } from "../core/school/school";
@@ -21,6 +22,7 @@ const work = {
     build: nextBuild(context, place),
     leverCeilings: leverCeilings(context, variationById(place.variationId), place.setting),
   }),
+  waysOff: (context: FitContext, place: Place) => waysOff(context, place),
   compare: (context: FitContext, a: School, b: School) => compareSchools(context, { a, b }),
   route: (context: FitContext, from: Place, goal: Place) => stairToGoal(context, from, goal),
 };

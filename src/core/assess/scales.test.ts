@@ -1,5 +1,17 @@
 import { describe, expect, test } from "vitest";
-import { leftShare, scaleLine, type ScaleReading, scaleText, shareSummary, shareUnder, type StandIn, standInReading } from "./scales";
+import {
+  leftShare,
+  scaleLine,
+  type ScaleReading,
+  scaleText,
+  shareSummary,
+  shareUnder,
+  type StandIn,
+  standInReading,
+  handLine,
+  handStandInText,
+  steadyKg,
+} from "./scales";
 
 /** Whole numbers from 0 to 99, always the same ones. */
 function chanceFrom(seed: number): () => number {
@@ -59,5 +71,20 @@ describe("the share", () => {
     const peaks = shareSummary(squats())?.peakKg;
     expect(peaks?.left).toBeGreaterThan(peaks?.right ?? NaN);
     expect(peaks?.left).toBeLessThan(74);
+  });
+});
+
+describe("a hand scale", () => {
+  test("says kilograms line by line, and nothing else is one", () => {
+    expect(handLine(" 8.2 ")).toEqual({ kg: 8.2 });
+    expect([handLine("8,2"), handLine("8;2"), handLine("900"), handLine("")]).toEqual([null, null, null, null]);
+  });
+  test("is steady once two seconds lie within a wobble, and not while the pull grows", () => {
+    let turn = 0;
+    const chance = (): number => (turn = (turn * 37 + 11) % 100);
+    const readings = Array.from({ length: 50 }, (_, i) => ({ atS: i / 10, ...handLine(handStandInText(8, i / 10, chance))! }));
+    expect(steadyKg(readings.slice(0, 12))).toBeNull();
+    expect(steadyKg(readings)).toBeCloseTo(8, 0);
+    expect(steadyKg([])).toBeNull();
   });
 });

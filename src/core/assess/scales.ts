@@ -108,3 +108,27 @@ export function standInReading(
     rightKg: isDropped && !isLeftDropped ? null : round(totalKg * (1 - leftPart) + noise()),
   };
 }
+
+/** One line of a hand scale: what hangs on it or is pushed through it, kg, with a decimal point ("8.2"). Anything else is no reading. */
+export function handLine(line: string): { kg: number } | null {
+  const match = /^\s*(-?\d{1,3}(?:\.\d{1,3})?)\s*$/.exec(line);
+  const kg = match ? Number(match[1]) : NaN;
+  return kg > -5 && kg < MOST_KG ? { kg } : null;
+}
+/** What a hand holds steady: readings of the last seconds no further apart than a wobble; null while it moves. Ours. */
+export function steadyKg(readings: readonly { atS: number; kg: number }[]): number | null {
+  const last = readings.at(-1);
+  if (!last) return null;
+  const recent = readings.filter(({ atS }) => atS > last.atS - STEADY_S).map(({ kg }) => kg);
+  const [least, most] = [Math.min(...recent), Math.max(...recent)];
+  if (recent.length < STEADY_READINGS || most - least > STEADY_WITHIN_KG) return null;
+  return recent.reduce((sum, kg) => sum + kg, 0) / recent.length;
+}
+const STEADY_S = 2;
+const STEADY_READINGS = 10;
+const STEADY_WITHIN_KG = 2;
+/** Seconds until a pretended pull has grown to what it is set to. */
+const PULL_S = 1.5;
+/** What a stand-in for a hand scale says at one moment; chance is passed in: whole numbers from 0 to 99. */
+export const handStandInText = (pullKg: number, atS: number, chance: () => number): string =>
+  (Math.max(0, pullKg * Math.min(1, atS / PULL_S)) + 0.3 * (chance() / 49.5 - 1)).toFixed(1);

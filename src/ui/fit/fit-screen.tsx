@@ -25,6 +25,7 @@ import { fitReasonText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
 import { GateNotice } from "../screen/gate-notice";
 import { color, media } from "../theme/tokens";
+import { ByHand } from "./by-hand";
 import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
 import { LeversPanel } from "./levers-panel";
@@ -35,6 +36,7 @@ import { StairBar } from "./stair-bar";
 import { type Fit, type Plan, rangesOf, useFit } from "./use-fit";
 import { useKeep } from "./use-keep";
 import { VariationList } from "./variation-list";
+import { WaysOff } from "./ways-off";
 
 const FigureCard = styled.section`
   display: flex;
@@ -179,6 +181,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
         ceilings={fit.around?.leverCeilings ?? []}
         onLever={fit.setLever}
       />
+      <ByHand context={context} variation={variation} setting={setting} units={units} onLever={fit.setLever} />
     </FigureCard>
   );
 }
@@ -261,6 +264,11 @@ export function FitScreen(props: FitScreenProps) {
                     Keep <Key aria-hidden>↵</Key>
                   </Button>
                 </Row>
+                {(fit.pattern === "squat" || fit.pattern === "step") && (
+                  <div>
+                    <WaysOff context={context} here={fit.here} units={units} onTake={fit.goTo} />
+                  </div>
+                )}
                 {fit.isFailed && (
                   <Notice $tone="oxide">Steps and stair could not be worked out on this device. Reload to try again.</Notice>
                 )}

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test, vi } from "vitest";
-import { type ScaleReading, shareSummary } from "../../core/assess/scales";
-import { type PortLike, readingsFrom, serialDriver, standInDriver } from "./driver";
+import { scaleLine, type ScaleReading, shareSummary } from "../../core/assess/scales";
+import { type PortLike, pretendedScales, readingsFrom, serialDriver, standInDriver } from "./driver";
 
 /** A port that gives bytes in the pieces a cable gives them in. */
 function fakePort(): PortLike & { give: (text: string) => void; pull: () => void; opened: number[]; closed: number } {
@@ -36,6 +36,7 @@ describe("scales on a serial port", () => {
     const lost = vi.fn();
     const { close } = await serialDriver(port).open(
       readingsFrom(
+        scaleLine,
         (reading) => readings.push(reading),
         () => 1,
       ),
@@ -74,9 +75,10 @@ describe("the stand-in", () => {
     vi.useFakeTimers();
     let guarded: "left" | "right" = "right";
     const readings: ScaleReading[] = [];
-    const driver = standInDriver(() => ({ massKg: 70, guarded, sparedBy: 0.1, noiseKg: 0.5, dropPercent: 10 }));
+    const driver = standInDriver(pretendedScales(() => ({ massKg: 70, guarded, sparedBy: 0.1, noiseKg: 0.5, dropPercent: 10 })));
     const { close } = await driver.open(
       readingsFrom(
+        scaleLine,
         (reading) => readings.push(reading),
         () => 0,
       ),

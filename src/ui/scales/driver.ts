@@ -1,6 +1,6 @@
 import { uniformInt } from "pure-rand/distribution/uniformInt";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
-import { scaleLine, type ScaleReading, scaleText, type StandIn, standInReading } from "../../core/assess/scales";
+import { scaleText, type StandIn, standInReading } from "../../core/assess/scales";
 
 /** Where weights come from, line by line. `close` ends it; `onLost` is told when it ended by itself. */
 export interface ScaleDriver {
@@ -53,13 +53,14 @@ export const serialDriver = (port: PortLike): ScaleDriver => ({
 });
 
 const EVERY_MS = 100;
-/** A stand-in that says what it is set to: for trying, and for showing. */
-export const standInDriver = (standIn: () => StandIn, seed = 1): ScaleDriver => ({
+type LineAt = (atS: number, chance: () => number) => string;
+/** A stand-in that says a line every tenth of a second: for trying, and for showing. */
+export const standInDriver = (lineAt: LineAt, seed = 1): ScaleDriver => ({
   open: (onLine) => {
     const generator = xoroshiro128plus(seed);
     const chance = (): number => uniformInt(generator, 0, 99);
     let count = 0;
-    const timer = setInterval(() => onLine(scaleText(standInReading(standIn(), (count++ * EVERY_MS) / 1000, chance))), EVERY_MS);
+    const timer = setInterval(() => onLine(lineAt((count++ * EVERY_MS) / 1000, chance)), EVERY_MS);
     return Promise.resolve({
       close: () => {
         clearInterval(timer);
@@ -68,11 +69,27 @@ export const standInDriver = (standIn: () => StandIn, seed = 1): ScaleDriver => 
     });
   },
 });
+/** Two scales that pretend to carry a client. */
+export const pretendedScales =
+  (standIn: () => StandIn): LineAt =>
+  (atS, chance) =>
+    scaleText(standInReading(standIn(), atS, chance));
 
 /** Readings from a driver's lines; what is no reading is passed over. */
-export function readingsFrom(onReading: (reading: ScaleReading) => void, nowS: () => number): (line: string) => void {
+export function readingsFrom<T extends object>(
+  parse: (line: string) => T | null,
+  onReading: (reading: T & { atS: number }) => void,
+  nowS: () => number,
+): (line: string) => void {
   return (line) => {
-    const reading = scaleLine(line);
-    if (reading) onReading({ atS: nowS(), ...reading });
+    const reading = parse(line);
+    if (reading) onReading({ ...reading, atS: nowS() });
   };
 }
+
+interface Serial {
+  requestPort: () => Promise<PortLike>;
+}
+/** Cables are read by some browsers only. */
+export const serialOf = (): Serial | null =>
+  typeof navigator === "undefined" ? null : ((navigator as { serial?: Serial }).serial ?? null);

@@ -2,7 +2,7 @@
 import { useRef, useState } from "react";
 import { v4 as newUuid } from "uuid";
 import { keepFindingAction } from "../../actions/assess";
-import { shareSummary, shareUnder, type StandIn } from "../../core/assess/scales";
+import { scaleLine, shareSummary, shareUnder, type StandIn } from "../../core/assess/scales";
 import type { Day } from "../../core/day";
 import type { Side } from "../../core/mechanics/channels";
 import type { UnitSystem } from "../../core/units";
@@ -13,15 +13,9 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { massText, percentText } from "../text/quantity-text";
-import { type PortLike, serialDriver, standInDriver } from "./driver";
+import { pretendedScales, serialDriver, serialOf, standInDriver } from "./driver";
 import { ShareTrace } from "./share-trace";
 import { useScales } from "./use-scales";
-
-interface Serial {
-  requestPort: () => Promise<PortLike>;
-}
-/** Cables are read by some browsers only. */
-const serialOf = (): Serial | null => (typeof navigator === "undefined" ? null : ((navigator as { serial?: Serial }).serial ?? null));
 
 const GUARDED = [
   { id: "left", label: "Spares the left" },
@@ -69,7 +63,7 @@ function StandInFields({ value, onChange }: { value: StandIn; onChange: (value: 
 
 /** Weight under each foot from two scales, live: what is spared is found, said and kept. Without scales the shares are typed below. */
 export function ScalesPanel({ clientId, massKg, today, units }: { clientId: string; massKg: number; today: Day; units: UnitSystem }) {
-  const { state, readings, listen, stop } = useScales();
+  const { state, readings, listen, stop } = useScales(scaleLine);
   const [standIn, setStandIn] = useState<StandIn>({ massKg, guarded: "right", sparedBy: 0.07, noiseKg: 0.5, dropPercent: 3 });
   const pretended = useRef(standIn);
   const [isStandIn, setIsStandIn] = useState(false);
@@ -124,7 +118,7 @@ export function ScalesPanel({ clientId, massKg, today, units }: { clientId: stri
               <Button
                 onPress={() => {
                   setIsStandIn(true);
-                  listen(standInDriver(() => pretended.current));
+                  listen(standInDriver(pretendedScales(() => pretended.current)));
                 }}
               >
                 Try it with the stand-in

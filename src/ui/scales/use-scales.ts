@@ -1,21 +1,22 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { ScaleReading } from "../../core/assess/scales";
 import { readingsFrom, type ScaleDriver } from "./driver";
 
 /** Longer than any set on two scales; the oldest are let go. */
 const MOST_READINGS = 3000;
 export type ScalesState = "idle" | "listening" | "lost" | "refused";
 
-/** Listens to one driver at a time; stops when the page is left. */
-export function useScales(): {
+/** Listens to one driver at a time and reads its lines; stops when the page is left. `parse` is one for good. */
+export function useScales<T extends object>(
+  parse: (line: string) => T | null,
+): {
   state: ScalesState;
-  readings: readonly ScaleReading[];
+  readings: readonly (T & { atS: number })[];
   listen: (driver: ScaleDriver) => void;
   stop: () => void;
 } {
   const [state, setState] = useState<ScalesState>("idle");
-  const [readings, setReadings] = useState<readonly ScaleReading[]>([]);
+  const [readings, setReadings] = useState<readonly (T & { atS: number })[]>([]);
   const held = useRef<{ close: () => Promise<void> } | null>(null);
   const letGo = (): void => {
     void held.current?.close().catch(() => undefined);
@@ -36,6 +37,7 @@ export function useScales(): {
       setReadings([]);
       const startedMs = performance.now();
       const take = readingsFrom(
+        parse,
         (reading) => setReadings((all) => [...all.slice(-MOST_READINGS + 1), reading]),
         () => (performance.now() - startedMs) / 1000,
       );
