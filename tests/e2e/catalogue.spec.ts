@@ -72,12 +72,12 @@ test("a client's home is listed by its things; Fit at home proposes what can be 
   await page.getByRole("option", { name: "home", exact: true }).click();
   await expect(page.getByRole("link", { name: "what is there" })).toBeVisible();
   await page
-    .getByRole("button", { name: /^Raised sit-to-stand|^Slow-lowering sit-to-stand|^Partial squat/ })
+    .getByRole("row", { name: /^Raised sit-to-stand|^Slow-lowering sit-to-stand|^Partial squat/ })
     .first()
     .click();
   await expect(page.getByRole("group", { name: "Levers" })).toContainText(/chair 46 cm and|sofa 42 cm and/);
   await page.getByRole("searchbox", { name: "Find in this list" }).fill("leg press");
-  await expect(page.getByRole("region", { name: "Closed, and what would open it" })).toContainText("opens with the equipment");
+  await expect(page.getByRole("region", { name: "Closed, and what would open it" })).toContainText("needs leg press");
   await page.getByRole("link", { name: "what is there" }).click();
   await expect(page.getByRole("heading", { name: "What is at home" })).toBeVisible();
   await expectAccessible(page);

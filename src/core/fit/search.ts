@@ -1,5 +1,6 @@
 import { variationById } from "../catalogue/catalogue";
 import { traitsOfRow } from "../catalogue/traits";
+import type { Equipment } from "../catalogue/equipment";
 import type { Variation } from "../catalogue/variation";
 import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
@@ -12,7 +13,8 @@ export type Opening =
   | { kind: "settings"; levers: Setting }
   | { kind: "limit-ends"; limitId: string }
   | { kind: "ceiling-rises"; useFraction: number }
-  | { kind: "equipment" };
+  /** Nothing is missing where only no size of it fits. */
+  | { kind: "equipment"; missing: readonly Equipment[] };
 
 export interface Candidate extends Judgement {
   variationId: string;
@@ -89,7 +91,8 @@ function easiestPossible(context: FitContext, variation: Variation, setting: Set
 function openingOf(context: FitContext, variation: Variation, judgement: Judgement, start: Setting): Opening | null {
   if (judgement.state !== "closed") return null;
   const [reason] = judgement.reasons;
-  if (reason.code === "equipment-missing" || reason.code === "not-assembled") return { kind: "equipment" };
+  if (reason.code === "equipment-missing") return { kind: "equipment", missing: reason.equipment };
+  if (reason.code === "not-assembled") return { kind: "equipment", missing: [] };
   if (reason.code === "never" || reason.code === "not-for") return { kind: "limit-ends", limitId: reason.limitId };
   const { setting, met } = solveSetting(context, variation, start, 1);
   if (met) {

@@ -21,6 +21,9 @@ import {
 
 /** A riser about in the middle of what is worth a step and what is too big a jump. */
 const RISER_AIM_FRACTION = 0.08;
+/** About how many builds of a usual size lie between a ceiling and what is asked of it. */
+export const buildsAway = (useFraction: number): number =>
+  Math.max(1, Math.ceil(Math.log(useFraction) / Math.log(1 + RISER_AIM_FRACTION) - 1e-9));
 const MOST_TREADS = 60;
 
 /**

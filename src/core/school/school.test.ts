@@ -1,8 +1,21 @@
 import { describe, expect, test } from "vitest";
-import { variationByCode } from "../catalogue/catalogue";
+import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
 import { CONDITION_IDS } from "../screen/conditions.data";
 import { AXES, type Axis } from "./axes.data";
-import { barredFor, DEFAULT_SCHOOL, differencesOf, leftOutBy, NUMBER_BOUNDS, PRESET_IDS, type PresetId, PRESETS, schoolOf } from "./school";
+import { SCHOOL_CUES } from "./cues.data";
+import {
+  axisOf,
+  barredFor,
+  cuesOf,
+  DEFAULT_SCHOOL,
+  differencesOf,
+  leftOutBy,
+  NUMBER_BOUNDS,
+  PRESET_IDS,
+  type PresetId,
+  PRESETS,
+  schoolOf,
+} from "./school";
 
 const axes: readonly Axis[] = AXES;
 
@@ -78,5 +91,23 @@ describe("a school", () => {
       a: "height-first",
       b: "load-first",
     });
+  });
+});
+
+describe("cues by school", () => {
+  const told = (preset: PresetId, id: string) => cuesOf(schoolOf({ preset }), variationById(id));
+  test("come first, and what says otherwise is left unsaid", () => {
+    expect(told("mainstream", "low-step-up")).toEqual(expect.arrayContaining(["Big toe, little toe, heel: all three down"]));
+    expect(told("gentle", "low-step-up")[0]).toBe("Push through the heel");
+    expect(told("knee-forward", "low-step-up")).toContain("Let the knee travel forward");
+    expect(told("knee-forward", "low-step-up").some((cue) => /^lean/i.test(cue))).toBe(false);
+  });
+  test("name rows and positions that there are, and every row keeps a cue", () => {
+    for (const { axisId, positionId, codes } of SCHOOL_CUES) {
+      expect(axisOf(axisId)?.positions.map(({ id }) => id)).toContain(positionId);
+      for (const code of codes) expect([code, variationByCode(code)?.code]).toEqual([code, code]);
+    }
+    for (const preset of PRESET_IDS)
+      for (const row of CATALOGUE) expect([row.code, cuesOf(schoolOf({ preset }), row).length > 0]).toEqual([row.code, true]);
   });
 });

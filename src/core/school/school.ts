@@ -1,6 +1,7 @@
 import type { Day } from "../day";
 import type { LeverKind } from "../templates/lever";
 import { AXES, type Axis, type Position } from "./axes.data";
+import { SCHOOL_CUES } from "./cues.data";
 
 export type AxisId = string;
 /** Where a school stands, axis by axis; what is left out stands as the mainstream does. */
@@ -216,3 +217,10 @@ export const differencesOf = (a: School, b: School): { axisId: AxisId; a: string
     const [one, other] = [a.positions[id] ?? "", b.positions[id] ?? ""];
     return one === other ? [] : [{ axisId: id, a: one, b: other }];
   });
+
+/** What the client is told on a row: the school's words first, then the row's own that do not say otherwise. */
+export function cuesOf({ positions }: Pick<School, "positions">, { code, cues }: { code: string; cues: readonly string[] }): string[] {
+  const own = SCHOOL_CUES.filter(({ axisId, positionId, codes }) => positions[axisId] === positionId && codes.includes(code));
+  const givesWay = (cue: string): boolean => own.some(({ insteadOf = [] }) => insteadOf.some((word) => cue.toLowerCase().includes(word)));
+  return [...own.map(({ cue }) => cue), ...cues.filter((cue) => !givesWay(cue))];
+}

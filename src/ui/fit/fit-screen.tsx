@@ -11,6 +11,7 @@ import type { FitContext } from "../../core/fit/context";
 import type { DailyTask } from "../../core/fit/daily";
 import { bindingLimits } from "../../core/limits/limit";
 import type { Demand, Side } from "../../core/mechanics/channels";
+import { cuesOf } from "../../core/school/school";
 import { parametersOf, templateOf } from "../../core/templates/form";
 import { JOINT_OF, type Pose, poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
@@ -115,6 +116,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
   const { context, variation, setting, judgement } = fit;
   const pose = useMemo(() => poseOf(context.subject, variation, setting), [context.subject, variation, setting]);
   const posed = ROW_POSES[variation.code];
+  const cues = cuesOf(context.school, variation);
   const isEven = templateOf(variation).isEven(parametersOf(variation));
   const note = kneeNote(context, judgement.demands);
   const joint = judgement.tightest ? JOINT_OF[judgement.tightest.channel] : undefined;
@@ -128,7 +130,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
             <Why title={variation.name} label="set-up and cues" about="Set-up and cues">
               <p>{variation.setUp}</p>
               <ul>
-                {variation.cues.map((cue) => (
+                {cues.map((cue) => (
                   <li key={cue}>{cue}</li>
                 ))}
                 {variation.cautions.map((caution) => (
@@ -141,7 +143,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
           </Row>
         </Row>
         <Row style={{ justifyContent: "space-between", alignItems: "flex-start", flexWrap: "nowrap" }}>
-          <p>{variation.cues.slice(0, 2).join(". ")}.</p>
+          <p>{cues.slice(0, 2).join(". ")}.</p>
           {!isEven && (
             <div style={{ flex: "none" }}>
               <ChoiceField label="Working leg" options={LEGS} value={context.subject.leadSide} onChange={fit.setSide} />
@@ -195,7 +197,7 @@ export function FitScreen(props: FitScreenProps) {
   const fit = useFit(props.context, plans, firstPattern);
   const keeping = useKeep(props, fit);
   const { context, variation, setting, judgement, around } = fit;
-  useKeys({ "[": () => fit.go("ease"), "]": () => fit.go("build"), Enter: keeping.keep });
+  useKeys({ ",": () => fit.go("ease"), ".": () => fit.go("build"), Enter: keeping.keep });
   const shown = new URLSearchParams({
     show: variation.id,
     ...Object.fromEntries(Object.entries(setting).map(([lever, value]) => [lever, String(value)])),
@@ -255,10 +257,10 @@ export function FitScreen(props: FitScreenProps) {
                 )}
                 <Row $gap={6} style={{ flexWrap: "nowrap" }}>
                   <Button $tight isDisabled={around !== null && !around.ease} onPress={() => fit.go("ease")}>
-                    Ease <Key aria-hidden>[</Key>
+                    Ease <Key aria-hidden>,</Key>
                   </Button>
                   <Button $tight isDisabled={around !== null && !around.build} onPress={() => fit.go("build")}>
-                    Build <Key aria-hidden>]</Key>
+                    Build <Key aria-hidden>.</Key>
                   </Button>
                   <Button $tight $tone="primary" isDisabled={!keeping.canKeep || keeping.isSaving} onPress={keeping.keep}>
                     Keep <Key aria-hidden>↵</Key>

@@ -1,12 +1,13 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import { useMemo, useState } from "react";
+import { GridList, GridListItem } from "react-aria-components";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
 import { groupOf } from "../../core/catalogue/rows/row";
 import type { HelperGroup } from "../../core/catalogue/variation";
-import type { CandidateState, Judgement } from "../../core/fit/judge";
-import { type Candidate, shownOnce } from "../../core/fit/search";
+import type { CandidateState, FitReason, Judgement } from "../../core/fit/judge";
+import { type Candidate, type Shown, shownOnce } from "../../core/fit/search";
 import type { Limit } from "../../core/limits/limit";
 import type { Setting } from "../../core/templates/lever";
 import { findRows } from "../catalogue/find";
@@ -16,7 +17,7 @@ import { Notice, Soft } from "../kit/layout";
 
 import { Why } from "../kit/why";
 import { groupName } from "../text/catalogue-text";
-import { fitReasonText, openingText } from "../text/fit-text";
+import { fitReasonText, openingText, otherwiseText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
 import { percentRangeText } from "../text/quantity-text";
 import { color, font, media, size } from "../theme/tokens";
@@ -47,22 +48,29 @@ const Group = styled.section`
     color: ${color.inkSoft};
     font: 700 15px ${font.text};
   }
+  h4 {
+    margin: 4px 0 3px;
+    color: ${color.inkSoft};
+    font: 400 15px ${font.text};
+  }
+  [role="grid"] {
+    display: grid;
+    gap: 5px;
+  }
 `;
-const Item = styled.div<{ $state: CandidateState; $picked: boolean }>`
+const Item = styled(GridListItem)<{ $state: CandidateState; $picked: boolean }>`
   display: grid;
+  outline-offset: 1px;
   grid-template-columns: 1fr auto;
   border: ${({ $picked }) => ($picked ? `2px solid ${color.marine}` : `1px solid ${color.fogDeep}`)};
   ${({ $state }) => $state === "closed" && "border-style: dashed;"}
   border-radius: ${size.radius};
   background: ${({ $state }) => ($state === "closed" ? "transparent" : color.paper)};
 `;
-const Pick = styled.button`
+const Pick = styled.div`
   min-height: 48px;
   padding: 4px 0 4px 9px;
   line-height: 1.3;
-  border: 0;
-  background: none;
-  text-align: left;
   cursor: pointer;
   strong {
     display: block;
@@ -102,22 +110,115 @@ function useNarrow(candidates: readonly Candidate[] | null) {
   return { words, setWords, shelf, setShelf, shelves, isIn };
 }
 
+/** Every reason, and what would have to change for the first of them to be otherwise. */
+function Chain({ reasons, limits, units }: { reasons: readonly FitReason[]; limits: readonly Limit[]; units: UnitSystem }) {
+  const [first] = reasons;
+  const otherwise = first ? otherwiseText(first, limits) : null;
+  return (
+    <>
+      <ul>
+        {reasons.map((reason, i) => (
+          <li key={i}>{fitReasonText(reason, limits, units)}</li>
+        ))}
+      </ul>
+      {otherwise && <p>{otherwise}</p>}
+    </>
+  );
+}
+
+/** Closed rows stand together by what closes them. */
+const CLOSED_BY = ["by a limit or rule", "over a ceiling", "past a guard rail", "by the school", "not in this room", "otherwise"] as const;
+function closedBy({ code }: FitReason): (typeof CLOSED_BY)[number] {
+  switch (code) {
+    case "over-limit":
+    case "room-short":
+    case "never":
+    case "not-for":
+      return "by a limit or rule";
+    case "over-ceiling":
+      return "over a ceiling";
+    case "guard-rail":
+    case "counterweight":
+      return "past a guard rail";
+    case "school":
+      return "by the school";
+    case "equipment-missing":
+    case "not-assembled":
+      return "not in this room";
+    default:
+      return "otherwise";
+  }
+}
+
 function Names({ ids }: { ids: readonly string[] }) {
   return <>the same as {ids.map((id) => variationById(id).name.toLowerCase()).join(", ")}</>;
 }
 
-/** Every variation of the pattern: open, try or closed, with its use of the tightest ceiling and what would open it. */
-export function VariationList(props: {
+interface ListProps {
   candidates: Candidate[] | null;
   current: { id: string; judgement: Judgement; setting: Setting };
   limits: readonly Limit[];
   units: UnitSystem;
   isFailed: boolean;
   onPick: (variationId: string) => void;
-}) {
-  const { candidates, current, limits, units, isFailed, onPick } = props;
+}
+
+/** Rows of one state as one list: arrows, Home, End and the first letters go through it, and what is reached is picked. */
+function Rows({
+  label,
+  rows,
+  current,
+  limits,
+  units,
+  onPick,
+}: Omit<ListProps, "candidates" | "isFailed"> & { label: string; rows: readonly Shown[] }) {
+  return (
+    <GridList
+      aria-label={label}
+      selectionMode="single"
+      selectionBehavior="replace"
+      disallowEmptySelection
+      selectedKeys={[current.id]}
+      onSelectionChange={(keys) => {
+        const [id] = keys === "all" ? [] : keys;
+        if (id !== undefined && id !== current.id) onPick(String(id));
+      }}
+    >
+      {rows.map(({ candidate, also }) => {
+        const { variationId, state, tightest: use, opening, reasons, setting } = candidate;
+        const { name } = variationById(variationId);
+        return (
+          <Item key={variationId} id={variationId} textValue={name} $state={state} $picked={variationId === current.id}>
+            <Pick>
+              <strong>{name}</strong>
+              {state === "closed" && opening ? openingText(opening, limits, units) : settingText(setting, units)}
+            </Pick>
+            <Figures $closed={state === "closed"}>
+              <Why
+                title={`${name}: ${state.replace("-", " ")}`}
+                label={use ? percentRangeText(use.low, use.high) : "why"}
+                about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state.replace("-", " ")}`}
+              >
+                <Chain reasons={reasons} limits={limits} units={units} />
+              </Why>
+            </Figures>
+            {also.length > 0 && (
+              <Also>
+                <Names ids={also} />
+              </Also>
+            )}
+          </Item>
+        );
+      })}
+    </GridList>
+  );
+}
+
+/** Every variation of the pattern: open, try or closed, with its use of the tightest ceiling and what would open it. */
+export function VariationList(props: ListProps) {
+  const { candidates, current, isFailed } = props;
   const narrow = useNarrow(candidates);
-  const [opened, setOpened] = useState<readonly CandidateState[]>([]);
+  const [opened, setOpened] = useState<readonly string[]>([]);
   if (isFailed)
     return (
       <Notice $tone="oxide">
@@ -129,6 +230,20 @@ export function VariationList(props: {
     candidate.variationId === current.id ? { ...candidate, ...current.judgement, setting: current.setting } : candidate,
   );
   const shown = shownOnce(standing, current.id).filter(({ candidate, also }) => [candidate.variationId, ...also].some(narrow.isIn));
+  const listOf = (id: string, label: string, group: readonly Shown[]) => {
+    const isWhole = opened.includes(id) || narrow.words !== "";
+    const seen = isWhole ? group : group.filter(({ candidate }, i) => i < FIRST || candidate.variationId === current.id);
+    return (
+      <>
+        <Rows {...props} label={label} rows={seen} />
+        {seen.length < group.length && (
+          <TextButton onPress={() => setOpened([...opened, id])} style={{ justifySelf: "start" }}>
+            and {group.length - seen.length} more
+          </TextButton>
+        )}
+      </>
+    );
+  };
   return (
     <>
       <FindField label="Find in this list" value={narrow.words} onChange={narrow.setWords} />
@@ -145,47 +260,22 @@ export function VariationList(props: {
         {(["open", "try", "not-measured", "closed"] as const).map((state) => {
           const group = shown.filter(({ candidate }) => candidate.state === state);
           if (group.length === 0) return null;
-          const isWhole = opened.includes(state) || narrow.words !== "";
-          const seen = isWhole ? group : group.filter(({ candidate }, i) => i < FIRST || candidate.variationId === current.id);
           return (
             <Group key={state} aria-label={HEADINGS[state]}>
               <h3>{HEADINGS[state]}</h3>
-              {seen.map(({ candidate, also }) => {
-                const { variationId, tightest: use, opening, reasons, setting } = candidate;
-                const { name } = variationById(variationId);
-                const isPicked = variationId === current.id;
-                return (
-                  <Item key={variationId} $state={state} $picked={isPicked}>
-                    <Pick type="button" aria-pressed={isPicked} onClick={() => onPick(variationId)}>
-                      <strong>{name}</strong>
-                      {state === "closed" && opening ? openingText(opening, limits, units) : settingText(setting, units)}
-                    </Pick>
-                    <Figures $closed={state === "closed"}>
-                      <Why
-                        title={`${name}: ${state.replace("-", " ")}`}
-                        label={use ? percentRangeText(use.low, use.high) : "why"}
-                        about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state.replace("-", " ")}`}
-                      >
-                        <ul>
-                          {reasons.map((reason, i) => (
-                            <li key={i}>{fitReasonText(reason, limits, units)}</li>
-                          ))}
-                        </ul>
-                      </Why>
-                    </Figures>
-                    {also.length > 0 && (
-                      <Also>
-                        <Names ids={also} />
-                      </Also>
-                    )}
-                  </Item>
-                );
-              })}
-              {seen.length < group.length && (
-                <TextButton onPress={() => setOpened([...opened, state])} style={{ justifySelf: "start" }}>
-                  and {group.length - seen.length} more
-                </TextButton>
-              )}
+              {state === "closed"
+                ? CLOSED_BY.map((by) => {
+                    const rows = group.filter(({ candidate }) => closedBy(candidate.reasons[0]) === by);
+                    return (
+                      rows.length > 0 && (
+                        <div key={by}>
+                          <h4>{by}</h4>
+                          {listOf(by, `${HEADINGS.closed}: ${by}`, rows)}
+                        </div>
+                      )
+                    );
+                  })
+                : listOf(state, HEADINGS[state], group)}
             </Group>
           );
         })}

@@ -65,4 +65,13 @@ export const Key = styled.kbd`
   border-radius: 3px;
   font: 600 12px/1.3 ${font.text};
   text-align: center;
+  @media (hover: none) {
+    display: none;
+  }
+  [data-keys-off] & {
+    display: none;
+  }
+  [role="dialog"] && {
+    display: inline-block; /* where they are explained they stay */
+  }
 `;

@@ -1,22 +1,23 @@
 "use client";
 import { useRef, useState } from "react";
 import { handLine, handStandInText, steadyKg } from "../../core/assess/scales";
-import type { UnitSystem } from "../../core/units";
+import { kgFromLb, lbFromKg, type UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
-import { massField } from "../kit/unit-field";
 import { massText } from "../text/quantity-text";
 import { serialDriver, serialOf, standInDriver } from "./driver";
 import { useScales } from "./use-scales";
-
-const MOST_KG = { min: 0, max: 60 };
 
 /** A hand scale in the pole, the strap or the band: what it reads while it is held steady is taken for the lever. */
 export function HandScale({ units, onTake }: { units: UnitSystem; onTake: (kg: number) => void }) {
   const { state, readings, listen, stop } = useScales(handLine);
   const [pretendedKg, setPretendedKg] = useState(8);
   const pretended = useRef(pretendedKg);
+  const pretend = (kg: number): void => {
+    pretended.current = kg;
+    setPretendedKg(kg);
+  };
   const [isStandIn, setStandIn] = useState(false);
   const [hasAsked, setAsked] = useState(false);
   const [now, steady] = [readings.at(-1)?.kg, steadyKg(readings)];
@@ -58,10 +59,11 @@ export function HandScale({ units, onTake }: { units: UnitSystem; onTake: (kg: n
       {isStandIn && state === "listening" && (
         <NumberField
           label="It pretends a hand that holds"
-          {...massField(units, pretendedKg, MOST_KG, (kg) => {
-            pretended.current = kg;
-            setPretendedKg(kg);
-          })}
+          unit={units === "metric" ? "kg" : "lb"}
+          minValue={0}
+          maxValue={units === "metric" ? 60 : 130}
+          value={Math.round(units === "metric" ? pretendedKg : lbFromKg(pretendedKg))}
+          onChange={(value) => pretend(units === "metric" ? value : kgFromLb(value))}
         />
       )}
       {now !== undefined && (

@@ -3,11 +3,12 @@ import { useState } from "react";
 import styled from "styled-components";
 import { Button, Key, TextButton } from "../kit/button";
 import { Ask } from "../kit/why";
-import { useKeys } from "./use-keys";
+import { CheckField } from "../kit/fields";
+import { setKeysOn, useKeys, useKeysOn } from "./use-keys";
 
 const KEYS = [
-  { keys: ["["], what: "Fit: ease by one step" },
-  { keys: ["]"], what: "Fit: build by one step" },
+  { keys: [","], what: "Fit: ease by one step" },
+  { keys: ["."], what: "Fit: build by one step" },
   { keys: ["Enter"], what: "Fit: keep this rung" },
   { keys: ["←", "→"], what: "Any lever or handle in focus: easier or harder by one" },
   { keys: ["Space"], what: "Floor: start and stop the tempo" },
@@ -19,8 +20,10 @@ const List = styled.dl`
   margin-bottom: 14px !important;
 `;
 
+/** The keys of this device, and whether single ones count on it. */
 export function KeysHelp() {
   const [isOpen, setOpen] = useState(false);
+  const isOn = useKeysOn();
   useKeys({ "?": () => setOpen(true) });
   return (
     <>
@@ -40,6 +43,7 @@ export function KeysHelp() {
             </div>
           ))}
         </List>
+        <CheckField label="Single keys work on this device" isSelected={isOn} onChange={setKeysOn} />
         <Button onPress={() => setOpen(false)}>Close</Button>
       </Ask>
     </>

@@ -3,10 +3,12 @@ import type { UnitSystem } from "../../core/units";
 import { variationByCode } from "../../core/catalogue/catalogue";
 import type { FitReason } from "../../core/fit/judge";
 import type { Opening } from "../../core/fit/search";
+import { buildsAway } from "../../core/fit/stair";
 import type { Use } from "../../core/fit/use";
 import type { Limit } from "../../core/limits/limit";
 import { unreachable } from "../../core/reasons";
 import type { LeverId } from "../../core/templates/lever";
+import { dayText } from "./day-text";
 import { channelName, jointText, sideText } from "./channel-text";
 import { equipmentText, kitName, leverPhrase } from "./lever-text";
 import { capital, limitAmountText, limitChannelName, limitRuleText, ownerText, siteName, traitName } from "./limit-text";
@@ -122,6 +124,73 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
   }
 }
 
+/** "about four builds away" */
+export function buildsText(useFraction: number): string {
+  const count = buildsAway(useFraction);
+  return `about ${count === 1 ? "one build" : `${count} builds`} away`;
+}
+
+/** The other side of a reason: what would have to change for it to be otherwise. Null for what only asks to be kept in mind. */
+export function otherwiseText(reason: FitReason, limits: readonly Limit[]): string | null {
+  const lifted = (limitId: string): string => {
+    const limit = limits.find(({ id }) => id === limitId);
+    if (!limit) return "that limit lifted";
+    if (limit.rule.kind === "rows") return "another answer under Screen, or the measure that the rule waits for";
+    return isMeasuredLimit(limit)
+      ? "more range measured"
+      : `${ownerText(limit)} lifting it${limit.untilDay ? `, or ${dayText(limit.untilDay)}` : ""}`;
+  };
+  switch (reason.code) {
+    case "over-limit":
+    case "room-short":
+    case "never":
+    case "not-for":
+      return `Otherwise with ${lifted(reason.limitId)}.`;
+    case "limit-unread":
+      return `Otherwise with a word from ${ownerOf(limits, reason.limitId)} on this exercise.`;
+    case "school":
+      return "Otherwise with another position on the School page, or by hand with a reason.";
+    case "equipment-missing":
+      return `Otherwise with ${equipmentText(reason.equipment)} in the room, or what does instead.`;
+    case "not-assembled":
+      return "Otherwise with another size on the Equipment page.";
+    case "guard-rail":
+      return "Otherwise with this client's own range measured, or a deeper one done calmly; by hand, with a reason.";
+    case "counterweight":
+      return "Otherwise in a pose that stands without the load: a higher seat, or a hand to hold.";
+    case "over-ceiling":
+      return `Otherwise ${buildsText(reason.use.low)}: when the ceiling of the ${jointText(reason.use.channel, reason.use.side)} has risen by ${percentText(reason.use.low - 1)}.`;
+    case "straddles-ceiling":
+      return "Otherwise with the weight under each foot and the shin measured: that narrows the range. Or with one light set that is calm the next morning.";
+    case "under-ceilings":
+      return `It would close if the ceiling fell by more than ${percentText(Math.max(0, 1 - reason.use.high))}: a morning that says too much lowers it.`;
+    case "calm-before":
+      return "It would close with a flare after it, or a limit on it.";
+    case "no-ceiling":
+    case "complaint-unmeasured":
+    case "ceiling-unusable":
+      return "Otherwise with a calm pose measured for it.";
+    case "ceiling-unread":
+      return "Otherwise with the easier row below it done calmly.";
+    case "not-in-the-model":
+      return "Otherwise once the easier row below it was calm.";
+    case "ladder-and-trial":
+      return "It opens with one set as prescribed and a calm morning; it closes with sharp pain or a flare.";
+    case "pose-impossible":
+      return "Otherwise with another set-up of its levers.";
+    case "retired":
+    case "kept-out":
+    case "stand-in":
+    case "kneecap-past-90":
+    case "ankle-at-its-limit":
+    case "back-over-action":
+    case "own-words-limit":
+      return null;
+    default:
+      return unreachable(reason);
+  }
+}
+
 /** What would open a closed variation, short enough for its card. */
 export function openingText(opening: Opening, limits: readonly Limit[], units: UnitSystem): string {
   switch (opening.kind) {
@@ -137,9 +206,9 @@ export function openingText(opening: Opening, limits: readonly Limit[], units: U
         : `opens when this is lifted: ${what}, ${ownerText(limit)}`;
     }
     case "ceiling-rises":
-      return `opens when the ceiling has risen by ${percentText(opening.useFraction - 1)}`;
+      return `${buildsText(opening.useFraction)}: the ceiling has to rise by ${percentText(opening.useFraction - 1)}`;
     case "equipment":
-      return "opens with the equipment";
+      return opening.missing.length > 0 ? `needs ${equipmentText(opening.missing)}` : "needs another size of what is here";
     default:
       return unreachable(opening);
   }

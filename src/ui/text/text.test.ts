@@ -16,7 +16,7 @@ import { TRAITS } from "../../core/templates/template";
 import { agoText, ageOn, dayText } from "./day-text";
 import { channelName, demandText, poseWarningText, quantityName, typicalText } from "./channel-text";
 import { decisionReasonText, moveText, warningText } from "./decision-text";
-import { fitReasonText, openingText, poseFailureText } from "./fit-text";
+import { buildsText, fitReasonText, openingText, otherwiseText, poseFailureText } from "./fit-text";
 import { issueText } from "./issue-text";
 import { changeText, leverName, leverPhrase, leverValueText, settingText } from "./lever-text";
 import { limitRuleText, limitText } from "./limit-text";
@@ -124,10 +124,24 @@ test("every reason and opening of a real fit is a sentence", () => {
       reasons.forEach((reason) => {
         codes.add(reason.code);
         isPlain(fitReasonText(reason, limits));
+        const otherwise = otherwiseText(reason, limits);
+        if (otherwise) isPlain(otherwise);
+        else
+          expect(["stand-in", "ankle-at-its-limit", "kneecap-past-90", "back-over-action", "own-words-limit", "kept-out"]).toContain(
+            reason.code,
+          );
       });
       if (opening) isPlain(openingText(opening, limits, "metric"));
     }
   expect(codes.size).toBeGreaterThan(8);
+});
+test("how far away something is, is said in builds", () => {
+  expect([1.01, 1.08, 1.2, 1.37].map(buildsText)).toEqual([
+    "about one build away",
+    "about one build away",
+    "about 3 builds away",
+    "about 5 builds away",
+  ]);
 });
 
 const REASONS: readonly DecisionReason[] = [
