@@ -1,6 +1,7 @@
 import { defineEntity, p } from "@mikro-orm/core";
 import type { SetUp } from "../core/assess/protocols.data";
 import type { BodyOverrides, Sex } from "../core/body/body";
+import type { OwnRow } from "../core/catalogue/own";
 import type { DailyTask } from "../core/fit/daily";
 import type { Ceiling } from "../core/limits/ceiling";
 import type { LimitedBy, Site } from "../core/limits/complaint";
@@ -95,6 +96,13 @@ export const KitListRow = defineEntity({
   name: "KitListRow",
   tableName: "kit_list",
   properties: { ...scoped, clientId: p.uuid().nullable(), day: p.date(), items: p.json<readonly KitItem[]>() },
+});
+
+/** A row of the studio's own, whole, each time it is changed; the latest of its id counts. */
+export const OwnRowRow = defineEntity({
+  name: "OwnRowRow",
+  tableName: "own_row",
+  properties: { ...scoped, rowId: p.string(), row: p.json<OwnRow>() },
 });
 
 /** A clinician's letter: private to the studio, read nowhere but by its own address. */
@@ -258,6 +266,7 @@ export const AuditRow = defineEntity({
 });
 
 export const clientEntities = [
+  OwnRowRow,
   StudioRow,
   MemberRow,
   ClientRow,

@@ -1,6 +1,7 @@
 import { parseDate } from "@internationalized/date";
 import Joi from "joi";
 import { isInCatalogue } from "../core/catalogue/catalogue";
+import { OWN_ID } from "../core/catalogue/own";
 import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../core/templates/lever";
 
 /** Field checks that several schemas share. */
@@ -38,7 +39,9 @@ const typed = (max: number) => text(max).trim().prefs({ convert: true });
 export const words = (max: number) => typed(max).min(1);
 export const maybeWords = (max: number) => typed(max).allow("");
 
-export const variationId = Joi.string().custom((id: string, helpers) => (isInCatalogue(id) ? id : helpers.error("variation.unknown")));
+export const variationId = Joi.string().custom((id: string, helpers) =>
+  isInCatalogue(id) || OWN_ID.test(id) ? id : helpers.error("variation.unknown"),
+);
 
 /** A lever's widest use anywhere; a variation's own range on a body is narrower and checked where a rung is kept. */
 const widest = (lever: LeverId) => {

@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import { variationById, variationsOf } from "../core/catalogue/catalogue";
+import { takeIn, variationById, variationsOf } from "../core/catalogue/catalogue";
 import type { Pattern } from "../core/catalogue/variation";
 import { compareSchools } from "../core/fit/compare";
 import type { FitContext, Place } from "../core/fit/context";
@@ -13,18 +13,25 @@ import type { Setting } from "../core/templates/lever";
 /** How much of the stair is in view around a rung. */
 const STAIR = { down: 2, up: 6 };
 
+/** A worker knows no rows but those it is told. */
+function knowing(context: FitContext): FitContext {
+  takeIn(context.own ?? []);
+  return context;
+}
+
 /** Whatever takes longer than a frame: searching, stairs and ways, off the page's thread. */
 const work = {
-  search: (context: FitContext, pattern: Pattern, known: Setting) => fitCatalogue(context, variationsOf(pattern), known),
+  search: (context: FitContext, pattern: Pattern, known: Setting) =>
+    fitCatalogue(knowing(context), variationsOf(pattern, context.own), known),
   around: (context: FitContext, place: Place) => ({
-    stair: stairAround(context, place, STAIR),
+    stair: stairAround(knowing(context), place, STAIR),
     ease: easeByLever(context, place),
     build: nextBuild(context, place),
     leverCeilings: leverCeilings(context, variationById(place.variationId), place.setting),
   }),
-  waysOff: (context: FitContext, place: Place) => waysOff(context, place),
-  compare: (context: FitContext, a: School, b: School) => compareSchools(context, { a, b }),
-  route: (context: FitContext, from: Place, goal: Place) => stairToGoal(context, from, goal),
+  waysOff: (context: FitContext, place: Place) => waysOff(knowing(context), place),
+  compare: (context: FitContext, a: School, b: School) => compareSchools(knowing(context), { a, b }),
+  route: (context: FitContext, from: Place, goal: Place) => stairToGoal(knowing(context), from, goal),
 };
 export type FitWork = typeof work;
 

@@ -37,7 +37,7 @@ test("every pattern has its list, what is drawn or posed, and words that narrow 
     await expect(page.getByRole("region", { name: "Set-up" }).locator("svg").first()).toBeVisible();
   }
   await page.getByRole("searchbox", { name: "Find in this list" }).fill("bird");
-  await page.getByRole("button", { name: /^Bird dog/ }).click();
+  await page.getByRole("row", { name: /^Bird dog/ }).click();
   await expect(page.getByRole("img", { name: /How Bird dog is done/ })).toBeVisible();
   await expect(page.getByRole("main")).toContainText("No kneeling: Ansel");
 });
@@ -84,4 +84,44 @@ test("a client's home is listed by its things; Fit at home proposes what can be 
   await page.getByRole("button", { name: "Add a thing" }).click();
   await page.getByRole("button", { name: "Keep the list" }).click();
   await expect(page.getByRole("status").filter({ hasText: "Kept" })).toBeVisible();
+});
+
+test("a variation of our own is made from a row, kept only when it is whole, fitted, and handed on as a file", async ({
+  trainer: page,
+}) => {
+  await page.goto("/catalogue?row=S02");
+  await page.getByRole("link", { name: "make our own from it" }).click();
+  const name = page.getByRole("textbox", { name: "Name" });
+  await expect(name).toHaveValue("Raised sit-to-stand, our way");
+  await name.fill("Deck-chair rise");
+  await page.getByRole("textbox", { name: /^Cues/ }).fill("Nose over toes");
+  await expect(page.getByText("Give it two cues or more.")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Keep this row" })).toBeDisabled();
+  await page.getByRole("textbox", { name: /^Cues/ }).fill("Nose over toes\nTouch, do not drop");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Keep this row" }).click();
+  await expect(page.getByRole("heading", { name: "Catalogue" })).toBeVisible();
+  await expect(page.getByRole("navigation", { name: "Rows" })).toContainText("Deck-chair rise");
+
+  const answer = await page.request.get("/api/rows");
+  const file = (await answer.json()) as { format: string; rows: { name: string; id: string }[] };
+  expect(file).toMatchObject({ format: "ponderis-rows", version: 1, rows: [{ name: "Deck-chair rise", basedOn: "S02", revision: 1 }] });
+  const schema = (await (await page.request.get("/api/rows/schema")).json()) as { properties: object };
+  expect(Object.keys(schema.properties)).toEqual(["format", "version", "rows"]);
+  const taken = { ...file, rows: file.rows.map((row) => ({ ...row, id: row.id.replace(/.$/, (x) => (x === "0" ? "1" : "0")) })) };
+  const give = (text: string): Promise<void> =>
+    page.locator("input[type=file]").setInputFiles({ name: "rows.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  await give("no json");
+  await expect(page.getByText("This file is not JSON")).toBeVisible();
+  await give(JSON.stringify(taken));
+  await expect(page.getByText("There is one called Deck-chair rise already")).toBeVisible();
+  await give(JSON.stringify({ ...taken, rows: taken.rows.map((row) => ({ ...row, name: "Ramp rise" })) }));
+  await expect(page.getByText("1 row taken in.")).toBeVisible();
+
+  await openClient(page, "Maren Holt", "Fit");
+  await page.getByRole("searchbox", { name: "Find in this list" }).fill("deck-chair");
+  await page.getByRole("row", { name: /^Deck-chair rise/ }).click();
+  await expect(page.getByRole("region", { name: "Set-up" })).toContainText("Nose over toes. Touch, do not drop.");
+  await page.reload(); // a page that was asked for anew knows it too
+  await expect(page.getByRole("searchbox", { name: "Find in this list" })).toBeVisible();
 });

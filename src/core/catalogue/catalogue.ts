@@ -82,10 +82,17 @@ const unknown = (id: string): Variation => ({
   isRetired: true,
 });
 
+/** Studios' own rows as they were last read: their ids are nobody else's, so they may stand beside each other. */
+const OWN = new Map<string, Variation>();
+/** Makes own rows known by their ids, so that what names them opens; the lists of a studio name its rows themselves. */
+export function takeIn(rows: readonly Variation[]): void {
+  for (const row of rows) OWN.set(row.id, row);
+}
+
 /** The row of an id; a retired or unknown one still opens, as something that can be looked at and not trained. */
-export const variationById = (id: string): Variation => BY_ID.get(id) ?? unknown(id);
+export const variationById = (id: string): Variation => BY_ID.get(id) ?? OWN.get(id) ?? unknown(id);
 /** The row of a code, as rules name it. */
 export const variationByCode = (code: string): Variation | undefined => BY_CODE.get(code);
-export const isInCatalogue = (id: string): boolean => BY_ID.has(id);
-export const variationsOf = (pattern: Pattern): readonly Variation[] =>
-  CATALOGUE.filter((variation) => variation.pattern === pattern && !variation.isRetired);
+export const isInCatalogue = (id: string): boolean => BY_ID.has(id) || (OWN.has(id) && !OWN.get(id)?.isRetired);
+export const variationsOf = (pattern: Pattern, own: readonly Variation[] = []): readonly Variation[] =>
+  [...CATALOGUE, ...own].filter((variation) => variation.pattern === pattern && !variation.isRetired);

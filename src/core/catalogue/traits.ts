@@ -11,3 +11,6 @@ export function traitsOfRow({ traits, tags: { position, isImpact } }: Variation)
   const placed = OF_POSITION[position];
   return [...traits, ...(placed ? [placed] : []), ...(isImpact ? (["impact"] as const) : [])];
 }
+
+/** The code by which rules and schools know a row: a trainer's own goes by the one it was made from. */
+export const ruledAs = ({ code, basedOn }: Pick<Variation, "code" | "basedOn">): string => basedOn ?? code;

@@ -60,8 +60,19 @@ export type Trained = (typeof TRAINED)[number];
 /** 1 a little, 2 well, 3 most of all; what is left out not at all. */
 export type TrainedScore = 1 | 2 | 3;
 
-export type Position =
-  "standing" | "sitting" | "shoulders-on-bench" | "on-the-back" | "face-down" | "on-the-side" | "on-a-frame" | "kneeling" | "water" | "any";
+export const POSITIONS = [
+  "standing",
+  "sitting",
+  "shoulders-on-bench",
+  "on-the-back",
+  "face-down",
+  "on-the-side",
+  "on-a-frame",
+  "kneeling",
+  "water",
+  "any",
+] as const;
+export type Position = (typeof POSITIONS)[number];
 export type Rank = 0 | 1 | 2 | 3;
 /** What a row is at a glance: our own starting values, the trainer's to change. They speak where the model does not. */
 export interface Tags {
@@ -81,6 +92,8 @@ export interface Variation extends Form {
   id: string;
   /** The trade's own short name for it, as stable as the id. */
   code: string;
+  /** Of a trainer's own: the code it was made from, whose rules hold for it. */
+  basedOn?: string;
   /** Raised when its set-up means something else than before. */
   revision: number;
   pattern: Pattern;

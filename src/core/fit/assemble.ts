@@ -60,7 +60,7 @@ export function measuredBy(kind: Equipment): "heightM" | "thicknessM" | "massKg"
   return [...BELLS, ...BARS, ...STACKS, ...WORN].includes(kind) ? "massKg" : null;
 }
 /** Things set to one of several steps: a stack's pin, a bench's notches. */
-export const isSetInSteps = (kind: Equipment): boolean => STACKS.includes(kind) || kind === "bench" || kind === "dumbbell";
+export const isSetInSteps = (kind: Equipment): boolean => STACKS.includes(kind) || kind === "bench";
 /** A value that can be set up, and from what. */
 export interface Assembled {
   value: number;

@@ -53,7 +53,7 @@ export function compareSchools(
   schools: { a: School; b: School },
   patterns: readonly Pattern[] = PATTERNS,
 ): SchoolsCompared {
-  const rows = patterns.flatMap(variationsOf);
+  const rows = patterns.flatMap((pattern) => variationsOf(pattern, context.own));
   const [a, b] = [underSchool(context, schools.a), underSchool(context, schools.b)];
   const [byA, byB] = [fitCatalogue(a, rows), fitCatalogue(b, rows)];
   const other = new Map(byB.map((candidate) => [candidate.variationId, candidate]));

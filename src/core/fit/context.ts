@@ -1,5 +1,5 @@
 import { EQUIPMENT, type Equipment } from "../catalogue/equipment";
-import type { Pattern } from "../catalogue/variation";
+import type { Pattern, Variation } from "../catalogue/variation";
 import type { AssembledKit } from "./assemble";
 import type { Ceiling } from "../limits/ceiling";
 import type { Complaint } from "../limits/complaint";
@@ -52,6 +52,8 @@ export interface FitContext {
   ownRange: Readonly<Partial<Record<RailChannelId, number>>>;
   today: Day;
   kit: Kit;
+  /** The studio's own rows, beside the catalogue's. */
+  own?: readonly Variation[];
   school: School;
   targetUseFraction: number;
 }

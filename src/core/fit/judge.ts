@@ -1,5 +1,5 @@
 import { type Equipment, onHand } from "../catalogue/equipment";
-import { traitsOfRow } from "../catalogue/traits";
+import { ruledAs, traitsOfRow } from "../catalogue/traits";
 import type { Tags, Variation } from "../catalogue/variation";
 import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, type NumberChannelId } from "../mechanics/channels";
 import { CHANNELS_OF_SITE, type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
@@ -81,7 +81,7 @@ function limitReasons(
         return traits.includes(rule.what) ? [{ code: "never", limitId, what: rule.what }] : [];
       case "rows": {
         const isOthers = variation.tags.legs === "one" && limit.side !== "both" && limit.side !== subject.leadSide;
-        return rule.codes.includes(variation.code) && !isOthers ? [{ code: "not-for", limitId, instead: rule.instead }] : [];
+        return rule.codes.includes(ruledAs(variation)) && !isOthers ? [{ code: "not-for", limitId, instead: rule.instead }] : [];
       }
       case "own-words":
         return [];
@@ -147,8 +147,8 @@ function railReasons({ careful, ownRange }: FitContext, { template }: Variation,
 }
 
 /** What the school leaves out: the trainer may take it all the same, with a reason. */
-const schoolReasons = ({ school, careful }: FitContext, { code }: Variation): FitReason[] =>
-  leftOutBy(school, code, careful.includes("back")).map(({ axisId, positionId, instead }) => ({
+const schoolReasons = ({ school, careful }: FitContext, variation: Variation): FitReason[] =>
+  leftOutBy(school, ruledAs(variation), careful.includes("back")).map(({ axisId, positionId, instead }) => ({
     code: "school",
     axisId,
     positionId,

@@ -207,7 +207,7 @@ export interface Shown {
   candidate: Candidate;
   also: readonly string[];
 }
-/** Rows that come to the very same set-up and state are shown once, under the one in hand or the first of them. */
+/** Rows that come to the very same set-up and state are shown once, under the one in hand, the studio's own, or the first of them. */
 export function shownOnce(candidates: readonly Candidate[], inHandId: string): Shown[] {
   const keyOf = ({ variationId, setting, state }: Candidate): string => {
     const { template, parameters } = variationById(variationId);
@@ -217,7 +217,10 @@ export function shownOnce(candidates: readonly Candidate[], inHandId: string): S
   const groups = new Map<string, Candidate[]>();
   for (const candidate of candidates) groups.set(keyOf(candidate), [...(groups.get(keyOf(candidate)) ?? []), candidate]);
   return [...groups.values()].flatMap((group) => {
-    const candidate = group.find(({ variationId }) => variationId === inHandId) ?? group[0];
+    const candidate =
+      group.find(({ variationId }) => variationId === inHandId) ??
+      group.find(({ variationId }) => variationById(variationId).basedOn) ??
+      group[0];
     return candidate ? [{ candidate, also: group.filter((each) => each !== candidate).map(({ variationId }) => variationId) }] : [];
   });
 }

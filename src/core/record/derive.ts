@@ -1,6 +1,7 @@
 import { variationById } from "../catalogue/catalogue";
 import type { Place } from "../catalogue/equipment";
 import type { Pattern } from "../catalogue/variation";
+import { asVariation } from "../catalogue/own";
 import { kitOf } from "../fit/assemble";
 import { DEFAULT_KIT, type FitContext, type Kit, kitWithCushion } from "../fit/context";
 import { judge } from "../fit/judge";
@@ -48,6 +49,7 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side, 
     ownRange: ownRange(record, subject),
     today,
     kit: kitAt(record, place),
+    own: record.ownRows.map(asVariation),
     school,
     targetUseFraction: school.targetUseFraction,
   };

@@ -105,6 +105,7 @@ export function record(more: Partial<ClientRecord> = {}): ClientRecord {
     school: null,
     studioKit: null,
     homeKit: null,
+    ownRows: [],
     ...more,
   };
 }

@@ -1,5 +1,6 @@
 import type { Finding } from "../assess/finding";
 import type { BodyOverrides, Sex } from "../body/body";
+import type { OwnRow } from "../catalogue/own";
 import type { Dose, Pattern } from "../catalogue/variation";
 import type { DailyTask } from "../fit/daily";
 import type { FloorSet, FloorState } from "../floor/events";
@@ -52,6 +53,8 @@ export interface ClientRecord {
   /** What the studio and the client's home have; null where nobody has listed it. */
   studioKit: readonly KitItem[] | null;
   homeKit: readonly KitItem[] | null;
+  /** The studio's own rows, retired ones among them: what was done with them still opens. */
+  ownRows: readonly OwnRow[];
   /** As it was last chosen; null where the house's own holds. */
   school: SchoolChoice | null;
 }

@@ -1,4 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
+import type { OwnProblem } from "../../core/catalogue/own";
 import type { CeilingChannelId } from "../../core/mechanics/channels";
 import type { ScreenQuestion } from "../../core/screen/screen";
 import type { ClientRecord } from "../../core/record/record";
@@ -50,7 +51,8 @@ export type Refusal =
   | { code: "refer-first"; because: readonly string[] }
   | { code: "nothing-asked"; channel: CeilingChannelId }
   | { code: "pose-impossible"; reason: string }
-  | { code: "overrule-refused"; reason: string };
+  | { code: "overrule-refused"; reason: string }
+  | { code: "own-row"; name: string; ownProblem: OwnProblem };
 export type Taken<T = object> = ({ ok: true } & T) | { ok: false; refusal: Refusal };
 
 export const refuse = (refusal: Refusal): { ok: false; refusal: Refusal } => ({ ok: false, refusal });

@@ -1,5 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { isMeasuredSo, rangeLimits } from "../../core/assess/range-limits";
+import { takeIn } from "../../core/catalogue/catalogue";
+import { asVariation } from "../../core/catalogue/own";
 import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
 import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
@@ -43,6 +45,7 @@ export async function loadRecord(
   const [row] = await em.execute<{ record: StoredRecord }[]>(RECORD_SQL, [studioId, clientId, sessionCount]);
   const { client, screen, findings, limits, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
   if (!client) return null;
+  takeIn((rest as Pick<ClientRecord, "ownRows">).ownRows.map(asVariation));
   return {
     ...(rest as Omit<ClientRecord, "client" | "screen" | "findings" | "limits" | "calmPoses" | "rungs" | "sessions">),
     client,

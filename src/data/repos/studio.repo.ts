@@ -1,9 +1,10 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
+import type { OwnRow } from "../../core/catalogue/own";
 import type { Day } from "../../core/day";
 import type { UnitSystem } from "../../core/units";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import type { KitItem } from "../../core/fit/assemble";
-import { BandRow, CushionRow, KitListRow } from "../entities";
+import { BandRow, CushionRow, KitListRow, OwnRowRow } from "../entities";
 import { audit, type Scope, stamp } from "../scope";
 
 /** What stands around in the studio, as it was measured there. */
@@ -48,6 +49,17 @@ export async function setKitList(
   const row = { ...stamp(scope), clientId, day, items };
   await em.insert(KitListRow, row);
   await audit(scope, em, "listed", "kit", row.id);
+}
+
+/** The studio's own rows as they stand, by name, retired ones among them. */
+export async function listOwnRows({ studioId }: Scope, em: EntityManager): Promise<OwnRow[]> {
+  const rows = await em.find(OwnRowRow, { studioId }, { orderBy: { createdAt: "asc", id: "asc" } });
+  return [...new Map(rows.map(({ rowId, row }) => [rowId, row])).values()].toSorted((a, b) => a.name.localeCompare(b.name));
+}
+export async function keepOwnRow(scope: Scope, em: EntityManager, row: OwnRow): Promise<void> {
+  const kept = { ...stamp(scope), rowId: row.id, row };
+  await em.insert(OwnRowRow, kept);
+  await audit(scope, em, "wrote", "own_row", kept.id);
 }
 
 /** A member of a studio as a page needs one: who, for which studio, in which units and time zone. */

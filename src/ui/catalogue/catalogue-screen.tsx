@@ -3,8 +3,9 @@ import Link from "next/link";
 import { useSearchParams } from "next/navigation";
 import { useDeferredValue, useMemo, useState } from "react";
 import styled from "styled-components";
-import { CATALOGUE, variationByCode } from "../../core/catalogue/catalogue";
+import { CATALOGUE } from "../../core/catalogue/catalogue";
 import { type Equipment, EQUIPMENT } from "../../core/catalogue/equipment";
+import { isOwn } from "../../core/catalogue/own";
 import { type Trained, TRAINED, type Variation } from "../../core/catalogue/variation";
 import { CONDITION_KINDS } from "../../core/screen/conditions.data";
 import { rulesClosing } from "../../core/screen/screen";
@@ -19,6 +20,7 @@ import { conditionText } from "../text/screen-text";
 import { color, font, media, size } from "../theme/tokens";
 import { findRows } from "./find";
 import { RowDetail } from "./row-detail";
+import { RowsFile } from "./rows-file";
 
 const Item = styled(Link)<{ $picked: boolean; $closed: boolean }>`
   display: grid;
@@ -49,8 +51,11 @@ const Beside = styled(Columns)`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
+/** What a row goes by in an address. */
+const keyOf = ({ id, code }: Variation): string => code || id;
 const ANY = "any";
 type Any<T extends string> = T | typeof ANY;
+const OWN = "own";
 const SHELVES = [...new Set(CATALOGUE.map(shelfName))];
 const options = <T extends string>(ids: readonly T[], label: (id: T) => string, any: string): { id: Any<T>; label: string }[] => [
   { id: ANY, label: any },
@@ -59,38 +64,44 @@ const options = <T extends string>(ids: readonly T[], label: (id: T) => string, 
 const usedKit = EQUIPMENT.filter((item) => CATALOGUE.some(({ equipment }) => equipment.includes(item)));
 
 /** Browse and search: by shelf, by what it trains, by kit, by condition, by free words with slips forgiven. */
-export function CatalogueScreen({ subject, units }: { subject: Subject; units: UnitSystem }) {
+export function CatalogueScreen({ subject, own, units }: { subject: Subject; own: readonly Variation[]; units: UnitSystem }) {
+  const all = useMemo(() => [...own, ...CATALOGUE], [own]);
   const [words, setWords] = useState("");
-  const [shelf, setShelf] = useState<string>(ANY);
+  const search = useSearchParams();
+  const [shelf, setShelf] = useState<string>(search.get("shelf") === OWN ? OWN : ANY);
   const [trains, setTrains] = useState<Any<Trained>>(ANY);
   const [kit, setKit] = useState<Any<Equipment>>(ANY);
   const [condition, setCondition] = useState<string>(ANY);
   const typed = useDeferredValue(words);
   const found = useMemo(
     () =>
-      findRows(CATALOGUE, typed)
-        .filter((row) => shelf === ANY || shelfName(row) === shelf)
+      findRows(all, typed)
+        .filter((row) => shelf === ANY || (shelf === OWN ? isOwn(row) : shelfName(row) === shelf))
         .filter((row) => trains === ANY || (row.trains[trains] ?? 0) >= 2)
         .filter((row) => kit === ANY || row.equipment.includes(kit)),
-    [typed, shelf, trains, kit],
+    [all, typed, shelf, trains, kit],
   );
   const closedBy = (row: Variation) => (condition === ANY ? [] : rulesClosing(row, condition));
   const shown = [...found.filter((row) => closedBy(row).length === 0), ...found.filter((row) => closedBy(row).length > 0)];
-  const picked = variationByCode(useSearchParams().get("row") ?? "") ?? shown[0];
+  const picked = all.find((row) => keyOf(row) === search.get("row")) ?? shown[0];
   return (
     <Page>
       <Row style={{ justifyContent: "space-between", marginBottom: 10 }}>
         <div>
           <h1 style={{ fontSize: 24 }}>Catalogue</h1>
-          <Soft role="status">
-            {shown.length === CATALOGUE.length ? `${CATALOGUE.length} ways to do it` : `${shown.length} of ${CATALOGUE.length}`}
-          </Soft>
+          <Soft role="status">{shown.length === all.length ? `${all.length} ways to do it` : `${shown.length} of ${all.length}`}</Soft>
         </div>
+        <RowsFile hasOwn={own.length > 0} />
       </Row>
       <Card aria-label="Find" style={{ marginBottom: 14 }}>
         <Row $gap={14} style={{ alignItems: "flex-end" }}>
           <TextField label="Find" value={words} onChange={setWords} />
-          <SelectField label="Shelf" options={options(SHELVES, (id) => id, "Every shelf")} value={shelf} onChange={setShelf} />
+          <SelectField
+            label="Shelf"
+            options={options([...(own.length > 0 ? [OWN] : []), ...SHELVES], (id) => (id === OWN ? "our own" : id), "Every shelf")}
+            value={shelf}
+            onChange={setShelf}
+          />
           <SelectField label="Trains" options={options(TRAINED, trainedName, "Anything")} value={trains} onChange={setTrains} />
           <SelectField label="With" options={options(usedKit, kitName, "Any kit or none")} value={kit} onChange={setKit} />
           <SelectField
@@ -112,15 +123,15 @@ export function CatalogueScreen({ subject, units }: { subject: Subject; units: U
             const closing = closedBy(row);
             return (
               <Item
-                key={row.code}
-                href={`/catalogue?row=${row.code}`}
+                key={row.id}
+                href={`/catalogue?row=${keyOf(row)}`}
                 replace
                 scroll={false}
-                aria-current={row.code === picked?.code ? "true" : undefined}
-                $picked={row.code === picked?.code}
+                aria-current={row.id === picked?.id ? "true" : undefined}
+                $picked={row.id === picked?.id}
                 $closed={closing.length > 0}
               >
-                <b>{row.code}</b>
+                <b>{row.code || "ours"}</b>
                 <span>
                   <strong>{row.name}</strong>
                   <br />
@@ -132,7 +143,7 @@ export function CatalogueScreen({ subject, units }: { subject: Subject; units: U
         </Stack>
         {picked && (
           <div style={{ position: "sticky", top: 10 }}>
-            <RowDetail key={picked.code} row={picked} closing={closedBy(picked)} subject={subject} units={units} />
+            <RowDetail key={picked.id} row={picked} closing={closedBy(picked)} subject={subject} units={units} />
           </div>
         )}
       </Beside>

@@ -15,7 +15,7 @@ import type { UnitSystem } from "../../core/units";
 import { Figure } from "../figure/figure";
 import { doseText } from "../fit/dose-panel";
 import { Pictogram } from "../figure/pictogram";
-import { ROW_POSES } from "../figure/row-poses.data";
+import { posedOf } from "../figure/row-poses.data";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { oftenText, shelfName, tagsText, trainedName } from "../text/catalogue-text";
 import { kitName, leverName, leverValueText } from "../text/lever-text";
@@ -52,11 +52,12 @@ const Facts = styled.dl`
   }
 `;
 
-function Drawn({ row, subject, units }: { row: Variation; subject: Subject; units: UnitSystem }) {
+/** A row as it starts: its figure, or the drawn pose of the row it was made from where the model has none. */
+export function Drawn({ row, subject, units }: { row: Variation; subject: Subject; units: UnitSystem }) {
   const setting = useMemo(() => startSetting(subject, row), [subject, row]);
   const pose = useMemo(() => poseOf(subject, row, setting), [subject, row, setting]);
   const asked = useMemo(() => ask(subject, row, setting, AT_THE_POSE), [subject, row, setting]);
-  const posed = ROW_POSES[row.code];
+  const posed = posedOf(row);
   if (posed) return <Pictogram posed={posed} label={`How ${row.name} is done; not to scale`} />;
   if (!pose.ok || !asked.ok) return null;
   return (
@@ -114,9 +115,14 @@ export function RowDetail({
         <Row style={{ justifyContent: "space-between", alignItems: "baseline" }}>
           <Title>{row.name}</Title>
           <Soft>
-            {row.code}, {shelfName(row).toLowerCase()}
+            {row.code || `ours, from ${row.basedOn ?? ""}`}, {shelfName(row).toLowerCase()}
           </Soft>
         </Row>
+        {!row.isKeptOut && (
+          <Link href={`/catalogue/own?${row.basedOn ? `row=${row.id}` : `from=${row.code}`}`}>
+            {row.basedOn ? "change or retire it" : "make our own from it"}
+          </Link>
+        )}
         {row.alsoCalled.length > 0 && <Soft>Also called {row.alsoCalled.join(", ")}</Soft>}
         {row.isKeptOut && <Notice $tone="oxide">Known, and kept out of what this trade&apos;s clients do.</Notice>}
         {closing.map(({ id }) => (

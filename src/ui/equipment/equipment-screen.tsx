@@ -24,7 +24,11 @@ const Line = styled.li`
   gap: 12px;
   align-items: end;
   & > :first-child {
-    flex: 0 1 220px;
+    flex: none;
+    width: 200px;
+    button {
+      width: 100%;
+    }
   }
   padding: 8px 0;
   border-top: 1px solid ${color.fog};
@@ -240,9 +244,11 @@ export function EquipmentScreen({ clientId, where, items, units }: Props) {
             {HEIGHTS.map(([lever, name]) => (
               <Comes key={lever} name={name} values={built.heights[lever]?.map(({ value }) => leverValueText(lever, value, units))} />
             ))}
-            {Object.entries(built.masses).map(([kind, values]) => (
-              <Comes key={kind} name={capital(kitName(kind as Equipment))} values={values.map(({ value }) => massText(value, units))} />
-            ))}
+            {Object.entries(built.masses)
+              .filter(([kind]) => kind !== "plate")
+              .map(([kind, values]) => (
+                <Comes key={kind} name={capital(kitName(kind as Equipment))} values={values.map(({ value }) => massText(value, units))} />
+              ))}
             {Object.keys(built.masses).length === 0 && <Comes name="Loads" values={undefined} />}
           </Stack>
         </Card>

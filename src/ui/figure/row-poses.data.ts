@@ -142,3 +142,7 @@ export const ROW_POSES: Readonly<Record<string, Posed>> = {
   E07: { ...SQUATTED, arm: -20, forearm: -10 },
   E09: { ...WALKING, trunk: 170 },
 };
+
+/** The drawn pose of a row; a trainer's own is drawn as the one it was made from. */
+export const posedOf = ({ code, basedOn }: { code: string; basedOn?: string }): (typeof ROW_POSES)[string] | undefined =>
+  ROW_POSES[basedOn ?? code];

@@ -16,7 +16,7 @@ import { parametersOf, templateOf } from "../../core/templates/form";
 import { JOINT_OF, type Pose, poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
 import { Pictogram } from "../figure/pictogram";
-import { ROW_POSES } from "../figure/row-poses.data";
+import { posedOf } from "../figure/row-poses.data";
 import { Button, Key } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Stack, Title } from "../kit/layout";
@@ -115,7 +115,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
   const { units } = props;
   const { context, variation, setting, judgement } = fit;
   const pose = useMemo(() => poseOf(context.subject, variation, setting), [context.subject, variation, setting]);
-  const posed = ROW_POSES[variation.code];
+  const posed = posedOf(variation);
   const cues = cuesOf(context.school, variation);
   const isEven = templateOf(variation).isEven(parametersOf(variation));
   const note = kneeNote(context, judgement.demands);

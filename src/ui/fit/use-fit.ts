@@ -92,7 +92,7 @@ export function useFit(given: FitContext, plans: readonly Plan[], first: Pattern
   );
   const candidates = search.answer?.[0] && variationById(search.answer[0].variationId).pattern === pattern ? search.answer : null;
   const variationId =
-    picked[pattern] ?? planned?.variationId ?? firstOf(candidates ?? [])?.variationId ?? variationsOf(pattern)[0]?.id ?? "";
+    picked[pattern] ?? planned?.variationId ?? firstOf(candidates ?? [])?.variationId ?? variationsOf(pattern, context.own)[0]?.id ?? "";
   const variation = useMemo(() => variationById(variationId), [variationId]);
   const found = candidates?.find((candidate) => candidate.variationId === variationId)?.setting;
   const kept = settings[variationId];

@@ -39,7 +39,7 @@ export function useGoal(context: FitContext, tasks: readonly DailyTask[], here: 
         label: `own ${name}, ${lengthText(heightM, units)}`,
         place: { variationId: OWN_SEAT, setting: { seatHeightM: heightM, ...share } },
       }));
-    const rows = variationsOf(pattern)
+    const rows = variationsOf(pattern, context.own)
       .filter(({ id }) => id !== here.variationId)
       .map((variation) => ({
         id: variation.id,

@@ -9,7 +9,7 @@ import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
 import { Pictogram } from "../figure/pictogram";
-import { ROW_POSES } from "../figure/row-poses.data";
+import { posedOf } from "../figure/row-poses.data";
 import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
@@ -107,7 +107,7 @@ function SmallFigure({ session, units }: { session: FloorSession; units: UnitSys
     const asked = ask(context.subject, variation, place.setting, AT_THE_POSE);
     return pose.ok && asked.ok ? { pose, demands: asked.demands } : null;
   }, [context.subject, variation, place.setting]);
-  const posed = ROW_POSES[variation.code];
+  const posed = posedOf(variation);
   if (!drawn && !posed) return null;
   return (
     <div className="small-figure">

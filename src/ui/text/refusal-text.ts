@@ -1,8 +1,10 @@
 import type { UnitSystem } from "../../core/units";
 import type { CeilingChannelId } from "../../core/mechanics/channels";
+import type { OwnProblem } from "../../core/catalogue/own";
 import type { LeverId } from "../../core/templates/lever";
 import { channelName } from "./channel-text";
 import { poseFailureText } from "./fit-text";
+import { ownProblemText } from "./own-text";
 import { axisName, positionName } from "./school-text";
 import { conditionText } from "./screen-text";
 import { leverName, leverValueText } from "./lever-text";
@@ -59,6 +61,7 @@ interface Refused {
   name?: string;
   condition?: string;
   problem?: string;
+  ownProblem?: OwnProblem;
 }
 const DAY_OF: Readonly<Record<string, string>> = {
   clearance: "The clearance",
@@ -73,7 +76,20 @@ const DAYS: Readonly<Record<string, string>> = {
 };
 /** Why a step could not be taken, by its code; anything unknown is said plainly. */
 export function refusalText(
-  { code, reason = "", lever, min, max, channel, condition = "", problem = "", name = "", axisId = "", positionId = "" }: Refused,
+  {
+    code,
+    reason = "",
+    lever,
+    min,
+    max,
+    channel,
+    condition = "",
+    problem = "",
+    name = "",
+    axisId = "",
+    positionId = "",
+    ownProblem,
+  }: Refused,
   units: UnitSystem = "metric",
 ): string {
   switch (code) {
@@ -92,6 +108,8 @@ export function refusalText(
       return `${DAY_OF[condition] ?? conditionText(condition)}: ${DAYS[problem] ?? "this day cannot be"}.`;
     case "pose-impossible":
       return `Not possible in this set-up: ${poseFailureText(reason)}.`;
+    case "own-row":
+      return ownProblem ? `${name}: ${ownProblemText(ownProblem)}` : "This row cannot be kept.";
     case "nothing-asked":
       return `This set-up asks nothing of the ${channelName(channel as CeilingChannelId).toLowerCase()}, so it can set no ceiling on it. Measure one that does.`;
     case "setting-out-of-range": {

@@ -1,10 +1,12 @@
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
+import { asVariation } from "../../../core/catalogue/own";
 import { retestsOf } from "../../../core/assess/finding";
 import { conditionIds } from "../../../core/assess/pick";
 import { openWarningsOf } from "../../../core/record/derive";
 import { requireRecord } from "../../../server/record";
 import { requireSignedIn } from "../../../server/session";
+import { KnowRows } from "../../../ui/catalogue/know-rows";
 import { ModelLinked } from "../../../ui/kit/why";
 import { Header } from "../../../ui/shell/header";
 import { LimitsBar } from "../../../ui/shell/limits-bar";
@@ -31,7 +33,7 @@ export default async function ClientLayout({ params, children }: Props) {
   const size = measure ? `, ${statureText(measure.heightM, unitSystem)}, ${massText(measure.massKg, unitSystem)}` : "";
   const last = record.responses.at(-1);
   return (
-    <>
+    <KnowRows rows={record.ownRows.map(asVariation)}>
       <Header
         units={unitSystem}
         owner={owner}
@@ -48,6 +50,6 @@ export default async function ClientLayout({ params, children }: Props) {
         last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"}
       />
       <ModelLinked href={`/clients/${client.id}/model`}>{children}</ModelLinked>
-    </>
+    </KnowRows>
   );
 }
