@@ -5,6 +5,7 @@ import { ask, AT_THE_POSE, HEADLINE, WHOLE } from "../templates/ask";
 import { formProblems, leversOf, movedBy, rangeOf, settingProblems, startSetting } from "../templates/form";
 import { CATALOGUE, isInCatalogue, variationByCode, variationById, variationsOf } from "./catalogue";
 import { onHand } from "./equipment";
+import { oursIn } from "./ours.data";
 import { PATTERNS, type Variation } from "./variation";
 import { STUDIES } from "./studies.data";
 
@@ -143,4 +144,10 @@ test("ranges follow the body: a bench at knee height is higher for a taller one"
   const at = (heightM: number) =>
     rangeOf({ ...SUBJECT, body: bodyFromMeasure({ heightM, massKg: 70, sex: "female" }) }, row, "seatHeightM");
   expect(at(1.9)?.start).toBeGreaterThan(at(1.5)?.start ?? Infinity);
+});
+
+test("what of a row is our own is told by its code, and only of rows that there are", () => {
+  expect(oursIn("H02").length + oursIn("B01").length).toBeGreaterThan(0);
+  expect(oursIn("S39")).toEqual([]);
+  expect(CATALOGUE.filter(({ code }) => oursIn(code).length > 0)).toHaveLength(120);
 });

@@ -4,6 +4,7 @@ import type { AssembledKit } from "./assemble";
 import type { Ceiling } from "../limits/ceiling";
 import type { Complaint } from "../limits/complaint";
 import type { Day } from "../day";
+import type { DailyTask } from "./daily";
 import type { Limit } from "../limits/limit";
 import type { Careful, RailChannelId } from "../limits/rails";
 import type { School } from "../school/school";
@@ -52,6 +53,8 @@ export interface FitContext {
   ownRange: Readonly<Partial<Record<RailChannelId, number>>>;
   today: Day;
   kit: Kit;
+  /** What the client meets alone: rows that lead there come before others of the same use. */
+  ownDay?: readonly DailyTask["kind"][];
   /** The studio's own rows, beside the catalogue's. */
   own?: readonly Variation[];
   school: School;

@@ -167,3 +167,15 @@ test("each lever is told where it would meet the ceiling", () => {
   expect(use(seat ?? NaN)).toBeLessThanOrEqual(1);
   expect(use((seat ?? NaN) - 0.01)).toBeGreaterThan(1);
 });
+
+test("of rows that ask about the same, what the client's own day asks comes first", () => {
+  const order = (ownDay: readonly ("seat" | "step")[]) =>
+    fitCatalogue(
+      contextWith({ ownDay }),
+      CATALOGUE.filter(({ pattern }) => pattern === "squat"),
+    )
+      .filter(({ state }) => state === "open")
+      .map(({ variationId }) => variationId);
+  const seats = (ids: readonly string[]): number => ids.slice(0, 8).filter((id) => variationById(id).parameters["depth"] === "seat").length;
+  expect(seats(order(["seat"]))).toBeGreaterThan(seats(order([])));
+});

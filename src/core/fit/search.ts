@@ -167,8 +167,8 @@ const UNREAD_DISTANCE = 40;
 
 /**
  * The whole list for one client, ranked: open before try before not measured before closed. What goes least beyond
- * anything calm first, then nearest the target use, a load that was never calm last, and where uses are about the same
- * by the handbook's ladder; what nobody measured, unloaded before loaded and easiest first.
+ * anything calm first, then nearest the target use, a load that was never calm last; where uses are about the same, what
+ * the client's own day asks, then what takes least to set up, then by the handbook's ladder; what nobody measured, unloaded before loaded and easiest first.
  */
 export function fitCatalogue(context: FitContext, variations: readonly Variation[], known: Setting = {}): Candidate[] {
   const noveltyOf = noveltyIn(context);
@@ -180,13 +180,24 @@ export function fitCatalogue(context: FitContext, variations: readonly Variation
       const distance = tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : UNREAD_DISTANCE;
       const isMeasured = state !== "not-measured";
       const rank = isMeasured
-        ? [STATE_RANK[state], novelty, Number(isNewLoad(context, variation, setting)), distance, -variation.ladderPlace]
+        ? [
+            STATE_RANK[state],
+            novelty,
+            Number(isNewLoad(context, variation, setting)),
+            distance,
+            Number(!leadsToOwnDay(context, variation)),
+            variation.equipment.length,
+            -variation.ladderPlace,
+          ]
         : [STATE_RANK[state], Number(isLoaded(setting)), novelty, variation.ladderPlace];
       return { candidate, rank };
     })
     .sort((a, b) => compared(a.rank, b.rank))
     .map(({ candidate }) => candidate);
 }
+/** Whether it is what the client's own day asks: rising from a seat, or climbing a step. */
+const leadsToOwnDay = ({ ownDay = [] }: FitContext, { parameters }: Variation): boolean =>
+  (ownDay.includes("seat") && parameters["depth"] === "seat") || (ownDay.includes("step") && parameters["direction"] === "up");
 /** Whether a load was never calm in this row's pattern. */
 const isNewLoad = ({ calmLoads }: FitContext, { pattern }: Variation, setting: Setting): boolean =>
   (Object.entries(setting) as [LeverId, number][]).some(

@@ -50,6 +50,7 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side, 
     today,
     kit: kitAt(record, place),
     own: record.ownRows.map(asVariation),
+    ownDay: [...new Set(record.dailyTasks.map(({ kind }) => kind))],
     school,
     targetUseFraction: school.targetUseFraction,
   };

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useMemo } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
+import { type OursPart, oursIn } from "../../core/catalogue/ours.data";
 import { SUBSTITUTES } from "../../core/catalogue/equipment";
 import type { Trained, Variation } from "../../core/catalogue/variation";
 import { DEFAULT_KIT } from "../../core/fit/context";
@@ -74,6 +75,19 @@ export function Drawn({ row, subject, units }: { row: Variation; subject: Subjec
   );
 }
 
+const OURS_NAMES: Readonly<Record<OursPart, string>> = {
+  "set-up": "set-up",
+  cues: "cues",
+  faults: "faults",
+  trains: "what it trains",
+  easier: "how it is made easier",
+  harder: "how it is made harder",
+  dose: "dose",
+  for: "for whom",
+  "not-for": "not for whom",
+  neighbours: "neighbours",
+};
+
 function Neighbours({ title, ids }: { title: string; ids: readonly string[] }) {
   if (ids.length === 0) return null;
   return (
@@ -105,6 +119,7 @@ export function RowDetail({
   units: UnitSystem;
 }) {
   const { subject, units } = drawn;
+  const ours = oursIn(row.code);
   const trained = (Object.entries(row.trains) as [Trained, number][]).toSorted(([, a], [, b]) => b - a);
   const standIns = row.equipment.flatMap((item) =>
     SUBSTITUTES[item]?.length ? [`${kitName(item)}: ${SUBSTITUTES[item].map(kitName).join(" or ")}`] : [],
@@ -186,6 +201,12 @@ export function RowDetail({
               </dd>
               <dt>Cannot say</dt>
               <dd>{templateOf(row).cannotSay(parametersOf(row))}</dd>
+            </>
+          )}
+          {ours.length > 0 && (
+            <>
+              <dt>Our own ◊</dt>
+              <dd>{ours.map((part) => OURS_NAMES[part]).join(", ")}: reasoned by us, yours to change</dd>
             </>
           )}
           <Neighbours title="Easier" ids={row.easier} />

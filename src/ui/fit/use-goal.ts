@@ -11,7 +11,11 @@ import { lengthText } from "../text/quantity-text";
 import { askWorker } from "./fit-worker";
 
 const NEXT = "next";
-const OWN_SEAT = "plain-chair-sit-to-stand";
+/** By which row, and which of its levers, a height of the client's own day is met. */
+const OWN_DAY = {
+  seat: { pattern: "squat", rowId: "plain-chair-sit-to-stand", lever: "seatHeightM" },
+  step: { pattern: "step", rowId: "vertical-step-up", lever: "stepHeightM" },
+} as const;
 
 export interface Goal {
   options: { id: string; label: string }[];
@@ -31,14 +35,14 @@ export function useGoal(context: FitContext, tasks: readonly DailyTask[], here: 
   const day = useMemo(() => dailyUses(context, tasks, share), [context, tasks, share]);
   const goals = useMemo(() => {
     const { subject } = context;
-    const chair = rangeOf(subject, variationById(OWN_SEAT), "seatHeightM");
-    const seats = tasks
-      .filter(({ kind, heightM }) => pattern === "squat" && kind === "seat" && chair && heightM >= chair.min && heightM <= chair.max)
-      .map(({ name, heightM }) => ({
-        id: `day ${name}`,
-        label: `own ${name}, ${lengthText(heightM, units)}`,
-        place: { variationId: OWN_SEAT, setting: { seatHeightM: heightM, ...share } },
-      }));
+    const own = tasks.flatMap(({ name, kind, heightM }) => {
+      const { pattern: of, rowId, lever } = OWN_DAY[kind];
+      const row = variationById(rowId);
+      const range = rangeOf(subject, row, lever);
+      if (of !== pattern || !range || heightM < range.min || heightM > range.max) return [];
+      const setting = { ...startSetting(subject, row), [lever]: heightM, ...share };
+      return [{ id: `day ${name}`, label: `own ${name}, ${lengthText(heightM, units)}`, place: { variationId: rowId, setting } }];
+    });
     const rows = variationsOf(pattern, context.own)
       .filter(({ id }) => id !== here.variationId)
       .map((variation) => ({
@@ -46,7 +50,7 @@ export function useGoal(context: FitContext, tasks: readonly DailyTask[], here: 
         label: variation.name.toLowerCase(),
         place: { variationId: variation.id, setting: { ...startSetting(subject, variation), ...share } },
       }));
-    return [...seats, ...rows];
+    return [...own, ...rows];
   }, [context, tasks, here.variationId, pattern, share, units]);
   const goal = goals.find(({ id }) => id === goalId);
   const asked = useMemo(() => ({ context, here, goal: goal?.place }), [context, here, goal]);

@@ -138,7 +138,7 @@ export const STEPS = [
     next: ["L07"],
   }),
   row("L10", "vertical-step-up", "Upright low step-up, buttock first", {
-    ...form("step", { direction: "up" }, height(0.05, 0.2, 0.1), load(0, 20, 0), climb(0.85)),
+    ...form("step", { direction: "up" }, height(0.05, 0.3, 0.1), load(0, 20, 0), climb(0.85)),
     purpose: "The buttock leads the climb",
     why: "The buttock lifts you, straight up.",
     setUp: "Low box, the foot under the seat, straight up.",
