@@ -37,6 +37,13 @@ import {
   type StairInput,
 } from "../src/schemas/core-input.schema";
 import { type AssessInput, assessInputSchema } from "../src/schemas/assess-input.schema";
+import {
+  calendarInputSchema,
+  doseInputSchema,
+  forecastInputSchema,
+  sessionInputSchema,
+  weekInputSchema,
+} from "../src/schemas/plan-input.schema";
 import { screenInputSchema } from "../src/schemas/screen.schema";
 import { type StandardInput, standardsInputSchema } from "../src/schemas/standards.schema";
 import { findingIssues, runAssess } from "./assess";
@@ -44,6 +51,7 @@ import { runCatalogue, runCompare, runFit, runNeighbours } from "./fit";
 import { runExamples } from "./run-examples";
 import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
+import { doseIssues, runCalendar, runDose, runForecast, runSession, runWeek } from "./plan";
 import { runScreen, screenIssues } from "./screen";
 import { runStandard } from "./standards";
 import { clientFrom, contextFrom, fitIssues, formById, leverIssues, placeIssues, rangeAsked, subjectFrom } from "./client";
@@ -226,6 +234,33 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     schema: ceilingsInputSchema,
     check: fitIssues,
     run: runCeilings,
+  },
+  dose: {
+    summary: "A dose for a purpose, a tempo's time under tension, goal and next loads, drop sets, bands, and what each side does",
+    schema: doseInputSchema,
+    check: doseIssues,
+    run: runDose,
+  },
+  session: {
+    summary: "A session for one client in this room and these minutes: ordered, timed, looked through, and what to drop first",
+    schema: sessionInputSchema,
+    check: fitIssues,
+    run: runSession,
+  },
+  week: {
+    summary: "Sessions laid on the days a client can, rest kept; whether a day would do, and where a missed one goes",
+    schema: weekInputSchema,
+    run: runWeek,
+  },
+  forecast: {
+    summary: "An honest range of weeks to a goal by this client's own mornings; a support fade; the part of the way that is done",
+    schema: forecastInputSchema,
+    run: runForecast,
+  },
+  calendar: {
+    summary: "Sessions as an iCalendar file in a time zone",
+    schema: calendarInputSchema,
+    run: runCalendar,
   },
   standards: {
     summary: "One published standard by name: a table's cell, a formula, a rule; outside what it covers it refuses",

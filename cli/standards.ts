@@ -4,6 +4,16 @@ import { gestation } from "../src/core/standards/gestation";
 import { JOINT_CONTACT_PERCENT, jointContact } from "../src/core/standards/joint-contact";
 import { liftLimit } from "../src/core/standards/lifting";
 import { preParticipation } from "../src/core/standards/pre-participation";
+import {
+  inReserve,
+  loadFor,
+  loadWindow,
+  ONE_REP_MAX,
+  type OneRepMaxFormula,
+  sessionLoad,
+  twoForTwo,
+} from "../src/core/standards/repetition";
+import { recurrenceDays } from "../src/core/week/recurrence";
 import { segment } from "../src/core/standards/segment";
 import { singleLegStance } from "../src/core/standards/single-leg-stance";
 import { heightsFromStature } from "../src/core/standards/stature";
@@ -36,6 +46,16 @@ const FUNCTIONS: Record<StandardName, (input: never) => object | null> = {
   "heart-rate": heartRate,
   metabolic,
   "sit-to-stand-power": sitToStandPower,
+  "one-rep-max": ({ formula, load, repetitions }: { formula: OneRepMaxFormula; load: number; repetitions: number }) => ({
+    value: ONE_REP_MAX[formula](load, repetitions),
+  }),
+  "load-for": ({ oneRepMax, repetitions, inReserve: left = 0 }: { oneRepMax: number; repetitions: number; inReserve?: number }) =>
+    loadFor(oneRepMax, repetitions, left),
+  "in-reserve": ({ rpe }: { rpe: number }) => inReserve(rpe),
+  "two-for-two": ({ goal, lastSets }: { goal: number; lastSets: number[] }) => ({ add: twoForTwo(goal, lastSets) }),
+  "load-window": ({ load, increment }: { load: number; increment?: number }) => loadWindow(load, increment),
+  "session-load": ({ daily }: { daily: number[] }) => sessionLoad(daily),
+  recurrence: ({ rule, start }: { rule: string; start: string }) => ({ days: recurrenceDays(rule, start) }),
 };
 
 export const runStandard = ({ fn, ...input }: StandardInput): object => ({ ok: true, ...FUNCTIONS[fn](input as never) });

@@ -142,7 +142,7 @@ export interface FitInput extends Omit<SubjectInput, "leadSide">, ToldInput {
   increments?: Partial<Record<LeverId, number>>;
   targetUseFraction?: number;
 }
-const fitKeys = {
+export const fitKeys = {
   ...subjectKeys,
   leadSide: side,
   ...toldKeys,

@@ -3,8 +3,10 @@ import { CHAIR_STAND_AGES } from "../core/standards/chair-rise";
 import { JOINT_CONTACT_PERCENT } from "../core/standards/joint-contact";
 import { COUPLINGS } from "../core/standards/lifting";
 import { DISEASES, INTENSITIES } from "../core/standards/pre-participation";
+import { inReserve, loadFor, ONE_REP_MAX_FORMULAS, REPETITIONS_TO_FAILURE } from "../core/standards/repetition";
 import { SEGMENT_SOURCES, segmentNames } from "../core/standards/segment";
 import { STANCE_AGES } from "../core/standards/single-leg-stance.data";
+import { recurrenceDays } from "../core/week/recurrence";
 import { day, within } from "./fields";
 
 /** Arguments of the published standards by name. A bound is what the table or formula covers: outside it nothing is published. */
@@ -13,6 +15,7 @@ const sex = oneOf("female", "male");
 const age = within({ min: 18, max: 110 });
 const massKg = within({ min: 20, max: 300 }).required();
 const seconds = Joi.number().positive().max(3600).required();
+const load = Joi.number().positive().max(5000);
 const holdS = Joi.number().positive().max(3600).required();
 
 const isActivity = (...names: string[]) => ({ is: Joi.valid(...names), then: Joi.required(), otherwise: Joi.forbidden() });
@@ -102,6 +105,53 @@ export const STANDARD_ARGUMENTS = {
     statureM: within({ min: 1, max: 2.3 }).required(),
     chairM: within({ min: 0.2, max: 1 }).required(),
     seconds,
+  },
+  "one-rep-max": {
+    formula: oneOf(...ONE_REP_MAX_FORMULAS).required(),
+    load: load.required(),
+    repetitions: within(REPETITIONS_TO_FAILURE).integer().required(),
+  },
+  "load-for": {
+    oneRepMax: load.required(),
+    // what the table has no row for is not published
+    repetitions: Joi.number()
+      .integer()
+      .min(1)
+      .custom((count: number, helpers) => {
+        const { inReserve: left = 0 } = (helpers.state.ancestors as { inReserve?: number }[])[0] ?? {};
+        return loadFor(1, count, left) ? count : helpers.error("number.untabulated");
+      })
+      .required(),
+    inReserve: within({ min: 0, max: 10 }).integer(),
+  },
+  "in-reserve": {
+    rpe: Joi.number()
+      .min(1)
+      .max(10)
+      .multiple(0.5)
+      .custom((rpe: number, helpers) => (inReserve(rpe) ? rpe : helpers.error("number.untabulated")))
+      .required(),
+  },
+  "two-for-two": {
+    goal: within({ min: 1, max: 100 }).integer().required(),
+    lastSets: Joi.array()
+      .items(within({ min: 0, max: 200 }).integer())
+      .length(2)
+      .required(),
+  },
+  "load-window": { load: load.required(), increment: Joi.number().positive().max(1000) },
+  "session-load": {
+    daily: Joi.array()
+      .items(within({ min: 0, max: 100_000 }))
+      .length(7)
+      .required(),
+  },
+  recurrence: {
+    rule: Joi.string()
+      .max(300)
+      .custom((rule: string, helpers) => (recurrenceDays(rule, "2026-01-01") ? rule : helpers.error("rule.unread")))
+      .required(),
+    start: day.required(),
   },
 } as const satisfies Record<string, Joi.PartialSchemaMap>;
 export type StandardName = keyof typeof STANDARD_ARGUMENTS;

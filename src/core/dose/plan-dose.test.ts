@@ -1,0 +1,103 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { CATALOGUE, variationById } from "../catalogue/catalogue";
+import { PRESET_IDS, schoolOf } from "../school/school";
+import { DOSE_LIMITS } from "./dose";
+import { bandLadder, dropSet, goalLoadKg, nextLoad, proteinG, tradeIn, tradeLb } from "./load";
+import { proposedDose, PURPOSES } from "./purpose";
+import { sideDoses } from "./sides";
+import { repetitionsIn, tempoFrom, tensionS } from "./tempo";
+
+const school = schoolOf({ preset: "mainstream" });
+
+describe("a tempo as it is said", () => {
+  test("runs in the order of the movement, and gives its seconds under tension", () => {
+    const wide = tempoFrom("5-3-1", "lower")!;
+    expect(wide).toEqual({ lowerS: 5, pauseS: 3, riseS: 1 });
+    expect(tensionS(wide, 5)).toBe(45); // handbook D8
+    expect(tensionS(tempoFrom("3-2", "lower")!, 12)).toBe(60);
+    expect(tempoFrom("2-3", "rise")).toEqual({ riseS: 2, pauseS: 0, lowerS: 3 }); // bridges and steps begin by rising
+    expect(tempoFrom("hold 3 release 3", "rise")).toMatchObject({ pauseS: 3, lowerS: 3 });
+    expect([tempoFrom("fast", "rise"), tempoFrom("3", "lower"), tempoFrom("3-", "lower")]).toEqual([null, null, null]);
+  });
+  test("a timed set is whole repetitions, and back within one of them", () => {
+    const tempo = { lowerS: 3, pauseS: 1, riseS: 2 };
+    expect(repetitionsIn(tempo, 30)).toBe(5);
+    fc.assert(fc.property(fc.integer({ min: 1, max: 40 }), (count) => repetitionsIn(tempo, tensionS(tempo, count)) === count));
+  });
+});
+
+describe("loads", () => {
+  test("70 kg makes 17.5, 35 and 70, and what can be assembled is never more", () => {
+    expect((["steep-squat", "knee-forward-step", "full-squat"] as const).map((goal) => goalLoadKg(70, goal))).toEqual([17.5, 35, 70]);
+    expect(goalLoadKg(70, "knee-forward-step", [20, 25, 30, 36])).toBe(30);
+  });
+  test("the next one is inside the published window, or the smaller plate is named", () => {
+    expect(nextLoad(20, [20, 22.5, 25])).toMatchObject({
+      ok: false,
+      nextKg: 22.5,
+      percent: 12.5,
+      neededKg: { least: expect.closeTo(20.4, 9) as number, most: 22 },
+    });
+    expect(nextLoad(20, [20, 21.5, 25])).toMatchObject({ ok: true, toKg: 21.5 });
+    expect(nextLoad(4, [4, 6])).toMatchObject({ ok: true, toKg: 6 }); // ten kilograms and less go by the kit
+    expect(nextLoad(25, [25])).toMatchObject({ ok: false, nextKg: null });
+  });
+  test("a drop set, bands in their order, and numbers as the trade says them", () => {
+    const drop = dropSet([110, 90, 70], 10);
+    expect(drop).toMatchObject({ repetitions: 30, volumeKg: 2700 });
+    expect(drop.dropPercents.map(Math.round)).toEqual([18, 22]);
+    const bands = [8, 2, 12, 5, 3].map((pullKg) => ({ pullKg }));
+    expect(bandLadder(bands, "resists")[0]).toEqual({ pullKg: 2 });
+    expect(bandLadder(bands, "supports")[0]).toEqual({ pullKg: 12 });
+    expect([tradeLb(22), tradeLb(2.27), tradeIn(0.152), tradeIn(0.381)]).toEqual([50, 5, 6, 15]);
+  });
+  test("protein only where nobody else decides it", () => {
+    const answer = proteinG(58.967, { pregnancy: false, kidneyDisease: false });
+    expect(answer.ok && Math.round(answer.grams)).toBe(104);
+    expect(proteinG(59, { pregnancy: true, kidneyDisease: false })).toEqual({ ok: false, refer: "clinician" });
+    expect(proteinG(59, { pregnancy: false, kidneyDisease: true }).ok).toBe(false);
+  });
+});
+
+test("a good side of 2 × 10 makes 3 × 10, 2 × 20, 2 × 10 weak first, or the weak alone; two sore sides take turns", () => {
+  const good = { setCount: 2, repetitions: 10 };
+  const said = (...of: Parameters<typeof sideDoses>): string =>
+    sideDoses(...of)
+      .map(({ side, setCount, repetitions }) => `${side} ${setCount}x${repetitions}`)
+      .join(", ");
+  expect(said(good, "left", "one-more-set")).toBe("left 3x10, right 2x10");
+  expect(said(good, "left", "double")).toBe("left 2x20, right 2x10");
+  expect(said(good, "right", "equal-weak-first")).toBe("right 2x10, left 2x10");
+  expect(said(good, "right", "alone")).toBe("right 2x10");
+  expect([0, 1, 2].map((session) => sideDoses(good, "both", "double", session)[0]?.side)).toEqual(["right", "left", "right"]);
+});
+
+describe("a dose for a purpose", () => {
+  test("is the bottom of the range the first time, with most left in the tank", () => {
+    const row = variationById("goblet-squat");
+    const [first, later] = [true, false].map((isFirst) => proposedDose(row, "strength", { isFirst, school }));
+    expect(first!.dose.repetitionsHigh).toBe(first!.dose.repetitionsLow);
+    expect(first!.dose.setCount).toBeLessThan(later!.dose.setCount);
+    expect(first!.leftInTank).toBeGreaterThan(later!.leftInTank - 1);
+    const byFeel = proposedDose(row, "strength", { isFirst: true, school: schoolOf({ preset: "gentle" }) });
+    expect(byFeel.dose.repetitionsLow).toBeLessThan(first!.dose.repetitionsLow);
+  });
+  test("can be kept as it is, for every row, purpose and school", () => {
+    let made = 0;
+    for (const row of CATALOGUE)
+      for (const purpose of PURPOSES)
+        for (const preset of PRESET_IDS) {
+          const { dose } = proposedDose(row, purpose, { isFirst: false, school: schoolOf({ preset }) });
+          expect([row.code, purpose, dose.repetitionsLow <= dose.repetitionsHigh, dose.setCount >= 1]).toEqual([
+            row.code,
+            purpose,
+            true,
+            true,
+          ]);
+          expect(dose.repetitionsHigh).toBeLessThanOrEqual(DOSE_LIMITS.repetitions.max);
+          made++;
+        }
+    expect(made).toBe(CATALOGUE.length * PURPOSES.length * PRESET_IDS.length);
+  });
+});

@@ -1,0 +1,139 @@
+import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
+import { groupOf } from "../catalogue/rows/row";
+import type { Variation } from "../catalogue/variation";
+import { type Purpose, proposedDose } from "../dose/purpose";
+import { sideDoses, type SideRule } from "../dose/sides";
+import type { FitContext, Place } from "../fit/context";
+import { fitCatalogue, fitVariation, firstOf } from "../fit/search";
+import type { Side } from "../mechanics/channels";
+import { parametersOf, templateOf } from "../templates/form";
+import { inOrder, type Part, type SessionItem, type SessionOrder, trimmed, type WeakLink } from "./session";
+import { skeletonById } from "./skeletons.data";
+
+/** What a session is built from. */
+export interface SessionAsked {
+  minutes: number;
+  purpose: Purpose;
+  skeletonId: string | null;
+  weak: WeakLink;
+  weakSide: Side | "both" | null;
+  /** What is planned already: it is taken before anything new. */
+  planned: readonly Place[];
+  sessionNumber: number;
+}
+export interface BuiltSession {
+  items: SessionItem[];
+  /** Left out for want of minutes, the first to go first. */
+  dropped: SessionItem[];
+  /** Stations of the skeleton that nothing open fills. */
+  unfilled: readonly (readonly string[])[];
+  rounds: number;
+}
+
+/** Where a row stands in a session, from what it is. */
+export function partOf(row: Variation): Part {
+  if (row.pattern !== "helper") return ACTIVATING.includes(row.code) ? "activation" : "main";
+  switch (groupOf(row)) {
+    case "heart":
+      return "warm-up";
+    case "range":
+      return "mobility";
+    case "side-hip":
+      return FINISHING.includes(row.code) ? "finish" : "activation";
+    case "knee":
+      return "activation";
+    default:
+      return "accessory";
+  }
+}
+const ACTIVATING = ["H04", "H03"];
+const FINISHING = ["A10", "A11", "A12", "A18"];
+
+/** A pause of this long is a hold, and goes by its own figures. */
+const HOLD_FROM_S = 5;
+/** Minutes of warm-up, shorter where friction flares a replaced knee. Source: handbook B2, 2. */
+const WARM_UP_S = { usual: 240, short: 120 };
+const orderOf = (context: FitContext): SessionOrder =>
+  (context.school.positions["session-order"] as SessionOrder | undefined) ?? "weak-first";
+const sideRuleOf = (context: FitContext): SideRule => (context.school.positions["weak-side"] as SideRule | undefined) ?? "equal-weak-first";
+
+function itemFor(context: FitContext, row: Variation, asked: SessionAsked, setting = fitVariation(context, row).setting): SessionItem {
+  const isFirst = !context.calmRows.includes(row.id);
+  const part = partOf(row);
+  const isHold = row.dose.tempo.pauseS >= HOLD_FROM_S;
+  const { dose } =
+    (part === "main" || part === "accessory") && !isHold
+      ? proposedDose(row, asked.purpose, { isFirst, school: context.school })
+      : { dose: isFirst ? { ...row.dose, repetitionsHigh: row.dose.repetitionsLow } : row.dose };
+  const isShort = context.complaints.some(({ site }) => site === "knee") && row.code.startsWith("E");
+  const timed =
+    part === "warm-up"
+      ? {
+          ...dose,
+          setCount: 1,
+          repetitionsLow: 1,
+          repetitionsHigh: 1,
+          tempo: { lowerS: 0, pauseS: 0, riseS: isShort ? WARM_UP_S.short : WARM_UP_S.usual },
+        }
+      : part === "activation"
+        ? { ...dose, setCount: 1, repetitionsHigh: dose.repetitionsLow } // light before: it wakes, it does not spend
+        : dose;
+  const isApart = !templateOf(row).isEven(parametersOf(row)) || row.tags.legs === "one";
+  const good = { setCount: timed.setCount, repetitions: timed.repetitionsHigh };
+  return {
+    id: row.id,
+    variationId: row.id,
+    setting,
+    part,
+    dose: timed,
+    sides: isApart && part !== "warm-up" ? sideDoses(good, asked.weakSide, sideRuleOf(context), asked.sessionNumber) : [],
+  };
+}
+
+/** The first row of a station that is open here today, or worth a try. */
+function filling(context: FitContext, codes: readonly string[]): Variation | null {
+  for (const state of ["open", "try"] as const) {
+    const row = codes.flatMap((code) => variationByCode(code) ?? []).find((each) => fitVariation(context, each).state === state);
+    if (row) return row;
+  }
+  return null;
+}
+
+/** The mainstream's session where no skeleton is named: warm-up, a drill, activation, each pattern, and an end. */
+function usualRows(context: FitContext, asked: SessionAsked): Variation[] {
+  const planned = asked.planned.map(({ variationId }) => variationById(variationId));
+  const best = (["squat", "hinge", "bridge", "step"] as const).flatMap((pattern) => {
+    if (planned.some((row) => row.pattern === pattern)) return [];
+    const found = firstOf(
+      fitCatalogue(
+        context,
+        CATALOGUE.filter((row) => row.pattern === pattern && partOf(row) === "main"),
+      ).filter(({ state }) => state === "open" || state === "try"),
+    );
+    return found ? [variationById(found.variationId)] : [];
+  });
+  const helpers = [
+    ["E01", "E03", "E08"],
+    ["M03", "M11"],
+    ["A06", "A05", "K05"],
+    ["T08", "T03", "T01"],
+    ["A10", "A18"],
+  ].flatMap((codes) => filling(context, codes) ?? []);
+  return [...planned, ...best, ...helpers];
+}
+
+/**
+ * A session for this client in this room: what is planned first, then the named skeleton or the mainstream's parts, in
+ * the school's order, cut to the minutes there are.
+ */
+export function buildSession(context: FitContext, asked: SessionAsked): BuiltSession {
+  const skeleton = asked.skeletonId === null ? undefined : skeletonById(asked.skeletonId);
+  const stations = skeleton?.stations.map((codes) => ({ codes, row: filling(context, codes) })) ?? [];
+  const rows = skeleton ? stations.flatMap(({ row }) => row ?? []) : usualRows(context, asked);
+  const settingOf = (row: Variation) => asked.planned.find(({ variationId }) => variationId === row.id)?.setting;
+  const made = [...new Set(rows)].map((row) => itemFor(context, row, asked, settingOf(row) ?? undefined));
+  const ordered = skeleton ? made : inOrder(made, orderOf(context), asked.weak);
+  const rounds = skeleton?.rounds ?? 1;
+  const { items, dropped } = trimmed(ordered, (asked.minutes * 60) / rounds);
+  return { items, dropped, unfilled: stations.filter(({ row }) => !row).map(({ codes }) => codes), rounds };
+}

@@ -1,0 +1,150 @@
+import { describe, expect, test } from "vitest";
+import { variationByCode, variationById } from "../catalogue/catalogue";
+import { complaint, contextWith, limit } from "../fit/fit.fixture";
+import { judge } from "../fit/judge";
+import { schoolOf } from "../school/school";
+import { buildSession, partOf, type SessionAsked } from "./build";
+import { scan } from "./scan";
+import { countsAs, demandOnWeakLink, inOrder, itemS, kitChanges, missingFrom, type SessionItem, sessionS, trimmed, workS } from "./session";
+import { SKELETONS } from "./skeletons.data";
+
+const context = contextWith();
+const ASKED: SessionAsked = {
+  minutes: 60,
+  purpose: "first-strength",
+  skeletonId: null,
+  weak: { kind: "knee" },
+  weakSide: "right",
+  planned: [],
+  sessionNumber: 0,
+};
+const item = (code: string, part: SessionItem["part"] = "main", more: Partial<SessionItem> = {}): SessionItem => {
+  const row = variationByCode(code)!;
+  return { id: code, variationId: row.id, setting: {}, part, dose: row.dose, sides: [], ...more };
+};
+
+describe("minutes", () => {
+  const dose = { setCount: 3, repetitionsLow: 12, repetitionsHigh: 12, tempo: { lowerS: 3, pauseS: 0, riseS: 2 }, restS: 30 };
+  test("are sets, sides and rest as a hand reckons them: 3 × 12 at 3-2 on both sides with 30 s is seven minutes", () => {
+    const sides = [
+      { side: "left", setCount: 3, repetitions: 12 },
+      { side: "right", setCount: 3, repetitions: 12 },
+    ] as const;
+    expect(workS({ dose, sides })).toBe(3 * 2 * 60 + 2 * 30);
+    expect(workS({ dose, sides: [] })).toBe(3 * 60 + 2 * 30);
+    expect(workS({ dose, sides: [{ ...sides[0], setCount: 4 }, sides[1]] })).toBe(4 * 60 + 3 * 60 + 3 * 30);
+  });
+  test("add up over the session, and kit that stands there already is not set up again", () => {
+    const items = [item("S02"), item("S03"), item("L01")];
+    const sum = items.reduce((total, each, i) => total + itemS(each, items[i - 1]), 0);
+    expect(sessionS(items)).toBe(120 + sum);
+    expect(itemS(item("A05"), item("A06"))).toBe(workS(item("A05")));
+    expect(itemS(item("A05"), undefined)).toBeGreaterThan(workS(item("A05")));
+    expect(kitChanges([item("A05"), item("A06"), item("S02")])).toBe(1);
+  });
+});
+
+describe("order", () => {
+  test("falls in demand on the weak muscle, so that it is not tired first; other parts keep their place", () => {
+    const weak = { kind: "muscle", trained: "hamstrings" } as const;
+    const items = [item("S02"), item("A10", "finish"), item("L18"), item("H07"), item("E01", "warm-up")];
+    const ordered = inOrder(items, "weak-first", weak);
+    expect(ordered[0]?.id).toBe("E01");
+    expect(ordered.at(-1)?.id).toBe("A10");
+    const main = ordered.filter(({ part }) => part === "main").map(({ variationId }) => demandOnWeakLink(variationById(variationId), weak));
+    expect(main).toEqual(main.toSorted((a, b) => b - a));
+    expect(new Set(main).size).toBeGreaterThan(1);
+  });
+  test("is a fixed circuit or from the ground up where a school has it so", () => {
+    const items = [item("S15"), item("C04"), item("H01"), item("L01")];
+    expect(inOrder(items, "circuit", { kind: "knee" }).map(({ id }) => id)).toEqual(["L01", "H01", "C04", "S15"]);
+    expect(inOrder(items, "ground-up", { kind: "knee" })[0]?.id).toBe("C04");
+  });
+});
+
+test("a lunge counts as squat and a kickback as thrust; what is missing is named", () => {
+  expect([countsAs(variationByCode("L21")!), countsAs(variationByCode("A15")!), countsAs(variationByCode("A06")!)]).toEqual([
+    "squat",
+    "thrust",
+    "side-hip",
+  ]);
+  expect(missingFrom([item("L21"), item("A15")])).toEqual(["hinge", "side-hip"]);
+});
+
+test("what goes first is the last of the least needed, never the only one of its kind while others are left", () => {
+  const items = [item("E01", "warm-up"), item("S02"), item("S03"), item("H07"), item("T08", "accessory"), item("A10", "finish")];
+  const short = trimmed(items, sessionS(items) - 1);
+  expect(short.dropped.map(({ id }) => id)).toEqual(["T08"]); // the finish is the only side-hip work
+  const tiny = trimmed(items, 60);
+  expect(tiny.items).toHaveLength(1);
+  expect(sessionS(short.items)).toBeLessThan(sessionS(items));
+});
+
+describe("a session built", () => {
+  test("fits its minutes, stands in order, and asks nothing that is closed", () => {
+    for (const minutes of [20, 40, 60]) {
+      const { items } = buildSession(context, { ...ASKED, minutes });
+      expect(items.length).toBeGreaterThan(2);
+      expect(sessionS(items)).toBeLessThanOrEqual(minutes * 60);
+      for (const each of items)
+        expect([each.id, judge(context, variationById(each.variationId), each.setting, "range").state]).not.toContain("closed");
+    }
+  });
+  test("takes what is planned as it stands, the weak side first by the school's rule", () => {
+    const setting = { stepHeightM: 0.12, handForceN: 60, loadKg: 0 };
+    const at = (preset: "mainstream" | "one-leg") =>
+      buildSession(contextWith({ school: schoolOf({ preset }) }), {
+        ...ASKED,
+        planned: [{ variationId: "step-up-rail", setting }],
+      }).items.find(({ variationId }) => variationId === "step-up-rail");
+    expect(at("mainstream")?.setting).toEqual(setting);
+    expect(at("mainstream")?.sides.map(({ side }) => side)).toEqual(["right", "left"]);
+    const [weak, good] = at("one-leg")?.sides ?? [];
+    expect(weak?.repetitions).toBe(2 * (good?.repetitions ?? NaN)); // its school doubles the weak side
+  });
+  test("warms up shorter on a sore knee, and keeps activation light", () => {
+    const sore = buildSession(contextWith({ complaints: [complaint({ site: "knee", side: "right" })] }), ASKED).items;
+    const bike = sore.find(({ part }) => part === "warm-up");
+    expect(bike?.dose.tempo.riseS).toBe(120);
+    for (const { dose } of sore.filter(({ part }) => part === "activation")) expect(dose.setCount).toBe(1);
+  });
+  test("fills every named session for this client, its rows all in the catalogue", () => {
+    for (const { id, stations } of SKELETONS) {
+      for (const codes of stations) for (const code of codes) expect([id, code, variationByCode(code)?.code]).toEqual([id, code, code]);
+      const { items, unfilled } = buildSession(context, { ...ASKED, minutes: 120, skeletonId: id });
+      expect([id, items.length > 0, items.length + unfilled.length >= stations.length - 3]).toEqual([id, true, true]);
+    }
+  });
+  test("puts each row where it belongs", () => {
+    expect(["E01", "M07", "A06", "S02", "T08", "A10"].map((code) => partOf(variationByCode(code)!))).toEqual([
+      "warm-up",
+      "mobility",
+      "activation",
+      "main",
+      "accessory",
+      "finish",
+    ]);
+  });
+});
+
+describe("the whole session looked through", () => {
+  test("lists what runs against this client, each with a swap that ends it where there is one", () => {
+    const kneels = contextWith({ limits: [limit({ kind: "never", what: "kneeling" }, { id: "k" })] });
+    const found = scan(kneels, [item("K10"), item("T08"), item("S02", "main", { setting: { seatHeightM: 0.62 } })]);
+    expect(found.counts.kneeling).toBe(2);
+    expect(found.findings.filter(({ about }) => about === "kneeling").map(({ itemId }) => itemId)).toEqual(["K10", "T08"]);
+    for (const { swapTo, about } of found.findings.filter((each) => each.swapTo !== null))
+      expect(scan(kneels, [item(variationById(swapTo!).code)]).findings.map((each) => each.about)).not.toContain(about);
+    expect(scan(context, [item("S02", "main", { setting: { seatHeightM: 0.66 } })]).findings).toEqual([]);
+  });
+  test("says how much the spine is pressed at most", () => {
+    const [one, two] = [["S02"], ["S02", "H10"]].map(
+      (codes) =>
+        scan(
+          context,
+          codes.map((code) => item(code)),
+        ).mostSpineN,
+    );
+    expect(two).toBeGreaterThan(one!);
+  });
+});
