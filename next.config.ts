@@ -17,6 +17,7 @@ const config: NextConfig = {
     "better-auth",
     "pino",
     "rate-limiter-flexible",
+    "@react-pdf/renderer",
   ],
 };
 export default config;

@@ -50,6 +50,11 @@ describe("the command line", () => {
       "screen",
       "assess",
       "ceilings",
+      "dose",
+      "session",
+      "week",
+      "forecast",
+      "calendar",
       "standards",
     ]);
     for (const { input } of answer as { input: object }[]) expect("type" in input || "anyOf" in input).toBe(true);
@@ -104,6 +109,40 @@ describe("the command line", () => {
     expect(on("toString", {})).toMatchObject({ path: "variationId" });
     expect(example({ seat: 1.1 }).answer).toMatchObject([{ result: { ok: false, reason: "hip-height-unreachable" } }]);
     expect(example({ knee: 20, assists: [{ at: "pelvis", fy: 650 }] }).answer).toMatchObject([{ result: { ok: false } }]);
+  });
+
+  test("doses, builds a session, lays a week, forecasts and writes a calendar", () => {
+    const wide = ask("dose", { variationId: "wide-dumbbell-squat", tempo: "5-3-1", repetitions: 5, massKg: 70, goal: "knee-forward-step" });
+    expect(wide.answer).toMatchObject({ tensionS: 45, goalLoad: { wantedKg: 35 } });
+    expect(ask("dose", { variationId: "wide-dumbbell-squat", tempo: "slowly" }).answer).toEqual({
+      problems: [{ path: "tempo", code: "tempo.unread" }],
+    });
+    const session = ask("session", { ...CLIENT, minutes: 40, weakSide: "right" }).answer as {
+      lengthS: number;
+      items: { lengthS: number }[];
+    };
+    expect(session.lengthS).toBeLessThanOrEqual(2400);
+    expect(session.lengthS).toBe(120 + session.items.reduce((sum, { lengthS }) => sum + lengthS, 0));
+    const week = ask("week", {
+      from: "2026-11-23",
+      weekdays: [1, 2, 3, 4, 5, 6, 7],
+      sessions: [{ often: "two-rest-days", perWeek: 2 }],
+      ask: { day: "2026-11-24", often: "two-rest-days" },
+    });
+    expect(week.answer).toMatchObject({
+      sessions: [{ day: "2026-11-23" }, { day: "2026-11-26" }],
+      asked: { refusal: { code: "rest", until: "2026-11-26" } },
+    });
+    expect(ask("week", { from: "2026-11-23", weekdays: [] }).exitCode).toBe(2);
+    const asked = { stepCount: 8, sessionsPerWeek: 2, mornings: { calm: 8, noticed: 2, flare: 0 } };
+    expect(ask("forecast", asked).answer).toEqual(ask("forecast", asked).answer);
+    const file = ask("calendar", {
+      timeZone: "Europe/Oslo",
+      madeAt: "2026-10-01T08:00:00Z",
+      sessions: [{ id: "a", sequence: 0, title: "Legs", startDay: "2026-10-20", at: "09:00", minutes: 45 }],
+    }).answer as { calendar: string };
+    expect(file.calendar).toContain("TZID=Europe/Oslo:20261020T090000");
+    expect(ask("calendar", { timeZone: "Atlantis/Port", madeAt: "2026-10-01T08:00:00Z", sessions: [] }).exitCode).toBe(2);
   });
 
   test("asks, solves and matches any row of the catalogue and any study of the model", () => {

@@ -12,6 +12,7 @@ import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/chan
 import type { PostureRule } from "../core/mechanics/posture";
 import type { SchoolChoice } from "../core/school/school";
 import type { ScreenAnswers } from "../core/screen/screen";
+import type { TrainingPlan } from "../core/session/plan";
 import type { StoredSetting } from "./setting";
 import { scoped } from "./columns";
 
@@ -96,6 +97,13 @@ export const KitListRow = defineEntity({
   name: "KitListRow",
   tableName: "kit_list",
   properties: { ...scoped, clientId: p.uuid().nullable(), day: p.date(), items: p.json<readonly KitItem[]>() },
+});
+
+/** A client's programme, whole each time it is kept; the latest counts. */
+export const TrainingPlanRow = defineEntity({
+  name: "TrainingPlanRow",
+  tableName: "training_plan",
+  properties: { ...scoped, clientId: p.uuid(), plan: p.json<TrainingPlan>() },
 });
 
 /** A row of the studio's own, whole, each time it is changed; the latest of its id counts. */
@@ -266,6 +274,7 @@ export const AuditRow = defineEntity({
 });
 
 export const clientEntities = [
+  TrainingPlanRow,
   OwnRowRow,
   StudioRow,
   MemberRow,

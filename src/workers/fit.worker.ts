@@ -8,6 +8,9 @@ import { waysOff } from "../core/fit/relief";
 import { stairAround, stairToGoal } from "../core/fit/stair";
 import { easeByLever, nextBuild } from "../core/fit/step";
 import type { School } from "../core/school/school";
+import { buildSession, type SessionAsked } from "../core/session/build";
+import { scan } from "../core/session/scan";
+import type { SessionItem } from "../core/session/session";
 import type { Setting } from "../core/templates/lever";
 
 /** How much of the stair is in view around a rung. */
@@ -30,6 +33,8 @@ const work = {
     leverCeilings: leverCeilings(context, variationById(place.variationId), place.setting),
   }),
   waysOff: (context: FitContext, place: Place) => waysOff(knowing(context), place),
+  session: (context: FitContext, asked: SessionAsked) => buildSession(knowing(context), asked),
+  scan: (context: FitContext, items: readonly SessionItem[]) => scan(knowing(context), items),
   compare: (context: FitContext, a: School, b: School) => compareSchools(knowing(context), { a, b }),
   route: (context: FitContext, from: Place, goal: Place) => stairToGoal(knowing(context), from, goal),
 };

@@ -204,6 +204,37 @@ describe("conditioning", () => {
   check("another's argument", "metabolic", { activity: "step", stepsPerMin: 24, heightM: 0.2, watts: 60 }, refusedAt("watts"));
 });
 
+describe("load, repetitions, effort and calendars", () => {
+  check("Wathen 1994", "one-rep-max", { formula: "wathen", load: 100, repetitions: 8 }, { value: near(127.67) });
+  check("Brzycki 1993", "one-rep-max", { formula: "brzycki", load: 100, repetitions: 10 }, { value: near(133.33) });
+  check("no formula has it", "one-rep-max", { formula: "brzycki", load: 100, repetitions: 37 }, refusedAt("repetitions", 36));
+  check("NSCA Essentials 2000, Zourdos 2016", "load-for", { oneRepMax: 40, repetitions: 8, inReserve: 2 }, { value: 30, percent: 75 });
+  check("not tabulated", "load-for", { oneRepMax: 40, repetitions: 13 }, refusedAt("repetitions"));
+  check("Zourdos 2016", "in-reserve", { rpe: 8.5 }, { low: 1, high: 2 });
+  check("the scale names none", "in-reserve", { rpe: 3 }, refusedAt("rpe"));
+  check("NSCA Essentials", "two-for-two", { goal: 12, lastSets: [14, 14] }, { add: true });
+  check("NSCA Essentials", "two-for-two", { goal: 12, lastSets: [14, 13] }, { add: false });
+  check(
+    "ACSM 2009",
+    "load-window",
+    { load: 20, increment: 2.5 },
+    { low: near(20.4), high: near(22), stepAllowed: false, stepPercent: 12.5 },
+  );
+  check(
+    "Foster 2001",
+    "session-load",
+    { daily: [300, 0, 240, 0, 360, 120, 0] },
+    { weekly: 1020, monotony: near(0.944, 3), strain: near(962.8, 0) },
+  );
+  check(
+    "RFC 5545",
+    "recurrence",
+    { rule: "FREQ=DAILY;INTERVAL=10;COUNT=3", start: "1997-09-02" },
+    { days: ["1997-09-02", "1997-09-12", "1997-09-22"] },
+  );
+  check("no rule", "recurrence", { rule: "sometimes", start: "1997-09-02" }, refusedAt("rule"));
+});
+
 test("every function is checked, and no other name is answered", () => {
   expect([...seen].sort()).toEqual([...STANDARD_NAMES].sort());
   for (const fn of ["constructor", "__proto__", "toString"]) expect(asked(fn, {})).toMatchObject({ refused: [{ path: "fn" }] });

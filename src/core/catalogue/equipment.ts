@@ -56,6 +56,7 @@ export type Equipment = (typeof EQUIPMENT)[number];
  * Source: common practice, no source.
  */
 export const SUBSTITUTES: Readonly<Partial<Record<Equipment, readonly Equipment[]>>> = {
+  chair: ["sofa", "bench", "box"],
   box: ["chair", "bench"],
   bench: ["sofa"],
   counter: ["rail", "table"],

@@ -106,6 +106,7 @@ export function record(more: Partial<ClientRecord> = {}): ClientRecord {
     studioKit: null,
     homeKit: null,
     ownRows: [],
+    trainingPlan: null,
     ...more,
   };
 }

@@ -17,6 +17,7 @@ import type { KitItem } from "../fit/assemble";
 import type { SchoolChoice } from "../school/school";
 import type { ScreenAnswers } from "../screen/screen";
 import type { Change } from "../fit/tread";
+import type { TrainingPlan } from "../session/plan";
 import type { Setting } from "../templates/lever";
 
 /** Raised whenever a formula changes what a stored number would be. Stored with every computed fact. */
@@ -53,6 +54,8 @@ export interface ClientRecord {
   /** What the studio and the client's home have; null where nobody has listed it. */
   studioKit: readonly KitItem[] | null;
   homeKit: readonly KitItem[] | null;
+  /** The programme as it was last kept. */
+  trainingPlan: TrainingPlan | null;
   /** The studio's own rows, retired ones among them: what was done with them still opens. */
   ownRows: readonly OwnRow[];
   /** As it was last chosen; null where the house's own holds. */

@@ -24,6 +24,8 @@ export interface WeekRules {
   weekdays: readonly number[];
   school: Pick<School, "restDays">;
   loads: readonly DayLoad[];
+  /** What was trained already: rest is kept after it too. */
+  done?: readonly Laid[];
 }
 
 export type DayRefusal =
@@ -42,7 +44,7 @@ const restOf = (often: Frequency, { school }: WeekRules): number =>
 export function refusalOn(day: Day, session: Pick<Laid, "id" | "often">, others: readonly Laid[], rules: WeekRules): DayRefusal | null {
   const weekday = weekdayOf(day);
   if (!rules.weekdays.includes(weekday)) return { code: "not-a-day-of-the-client", weekday };
-  const same = others.filter((each) => each.id !== session.id && each.often === session.often);
+  const same = [...others, ...(rules.done ?? [])].filter((each) => each.id !== session.id && each.often === session.often);
   if (same.some((each) => each.day === day) && session.often !== "several-a-day") return { code: "already-that-day" };
   const rest = restOf(session.often, rules);
   const last = same

@@ -51,6 +51,7 @@ export type Refusal =
   | { code: "refer-first"; because: readonly string[] }
   | { code: "nothing-asked"; channel: CeilingChannelId }
   | { code: "pose-impossible"; reason: string }
+  | { code: "rest-broken"; day: string }
   | { code: "overrule-refused"; reason: string }
   | { code: "own-row"; name: string; ownProblem: OwnProblem };
 export type Taken<T = object> = ({ ok: true } & T) | { ok: false; refusal: Refusal };

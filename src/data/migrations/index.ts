@@ -14,6 +14,7 @@ import { Migration0012 } from "./migration-0012";
 import { Migration0013 } from "./migration-0013";
 import { Migration0014 } from "./migration-0014";
 import { Migration0015 } from "./migration-0015";
+import { Migration0016 } from "./migration-0016";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -31,4 +32,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0013", class: Migration0013 },
   { name: "migration-0014", class: Migration0014 },
   { name: "migration-0015", class: Migration0015 },
+  { name: "migration-0016", class: Migration0016 },
 ];

@@ -94,6 +94,7 @@ select jsonb_build_object(
   'school', (select jsonb_build_object('id', s.id, 'preset', s.preset, 'positions', s.positions, 'numbers', s.numbers, 'by', s.by, 'reason', s.reason, 'day', s.day)
     from school_choice s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
   'studioKit', (select k.items from kit_list k join mine using (studio_id) where k.client_id is null order by k.created_at desc, k.id desc limit 1),
+  'trainingPlan', (select t.plan from training_plan t join mine using (studio_id, client_id) order by t.created_at desc, t.id desc limit 1),
   'ownRows', (select coalesce(jsonb_agg(o.row order by o.row ->> 'name'), '[]') from (select distinct on (o.row_id) o.row from own_row o join mine using (studio_id) order by o.row_id, o.created_at desc, o.id desc) o),
   'homeKit', (select k.items from kit_list k join mine using (studio_id, client_id) order by k.created_at desc, k.id desc limit 1),
   'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)

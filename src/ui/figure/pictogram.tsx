@@ -1,32 +1,9 @@
 import { color } from "../theme/tokens";
-import type { Posed } from "./posed";
+import { jointsOf, type Posed, type PosedPoint as Point } from "./posed";
 
-type Point = readonly [x: number, y: number];
-const LENGTH = { trunk: 52, thigh: 43, shin: 43, foot: 19, arm: 28, forearm: 26, neck: 21 } as const;
-const FOOT_DEG = 92; // flat, toes ahead
-
-const from = ([x, y]: Point, deg: number, length: number): Point => {
-  const rad = (deg * Math.PI) / 180;
-  return [x + Math.sin(rad) * length, y + Math.cos(rad) * length];
-};
 const line = (points: readonly Point[]): string =>
   points.map(([x, y], i) => `${i === 0 ? "M" : "L"}${x.toFixed(1)} ${y.toFixed(1)}`).join("");
 const between = (a: Point, b: Point, part: number): Point => [a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part];
-
-function legOf(hip: Point, { thigh, shin, foot = FOOT_DEG }: { thigh: number; shin: number; foot?: number }) {
-  const knee = from(hip, thigh, LENGTH.thigh);
-  const ankle = from(knee, shin, LENGTH.shin);
-  return { knee, ankle, toe: from(ankle, foot, LENGTH.foot) };
-}
-/** Where the joints of a posed body lie, hip at the origin, y down. */
-function jointsOf(posed: Posed) {
-  const hip: Point = [0, 0];
-  const shoulder = from(hip, posed.trunk, LENGTH.trunk);
-  const head = from(shoulder, posed.trunk, LENGTH.neck);
-  const elbow = from(shoulder, posed.arm ?? 0, LENGTH.arm);
-  const hand = from(elbow, posed.forearm ?? posed.arm ?? 0, LENGTH.forearm);
-  return { hip, shoulder, head, elbow, hand, leg: legOf(hip, posed), other: posed.other ? legOf(hip, posed.other) : null };
-}
 
 function Props({ posed, floorY }: { posed: Posed; floorY: number }) {
   const { hip, leg, other } = jointsOf(posed);

@@ -46,3 +46,26 @@ export const CYCLING = {
   other: { thigh: 36, shin: -8, foot: 84 },
   props: ["chair"],
 } as const;
+
+export type PosedPoint = readonly [x: number, y: number];
+const LENGTH = { trunk: 52, thigh: 43, shin: 43, foot: 19, arm: 28, forearm: 26, neck: 21 } as const;
+const FOOT_DEG = 92; // flat, toes ahead
+
+const from = ([x, y]: PosedPoint, deg: number, length: number): PosedPoint => {
+  const rad = (deg * Math.PI) / 180;
+  return [x + Math.sin(rad) * length, y + Math.cos(rad) * length];
+};
+function legOf(hip: PosedPoint, { thigh, shin, foot = FOOT_DEG }: { thigh: number; shin: number; foot?: number }) {
+  const knee = from(hip, thigh, LENGTH.thigh);
+  const ankle = from(knee, shin, LENGTH.shin);
+  return { knee, ankle, toe: from(ankle, foot, LENGTH.foot) };
+}
+/** Where the joints of a posed body lie, hip at the origin, y down. */
+export function jointsOf(posed: Posed) {
+  const hip: PosedPoint = [0, 0];
+  const shoulder = from(hip, posed.trunk, LENGTH.trunk);
+  const head = from(shoulder, posed.trunk, LENGTH.neck);
+  const elbow = from(shoulder, posed.arm ?? 0, LENGTH.arm);
+  const hand = from(elbow, posed.forearm ?? posed.arm ?? 0, LENGTH.forearm);
+  return { hip, shoulder, head, elbow, hand, leg: legOf(hip, posed), other: posed.other ? legOf(hip, posed.other) : null };
+}

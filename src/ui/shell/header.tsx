@@ -94,6 +94,7 @@ const STATIONS = [
   { path: "assess", name: "Assess" },
   { path: "limits", name: "Limits" },
   { path: "fit", name: "Fit" },
+  { path: "plan", name: "Plan" },
   { path: "floor", name: "Floor" },
   { path: "morning", name: "Morning" },
   { path: "review", name: "Review" },

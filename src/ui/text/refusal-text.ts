@@ -2,6 +2,7 @@ import type { UnitSystem } from "../../core/units";
 import type { CeilingChannelId } from "../../core/mechanics/channels";
 import type { OwnProblem } from "../../core/catalogue/own";
 import type { LeverId } from "../../core/templates/lever";
+import { dayText } from "./day-text";
 import { channelName } from "./channel-text";
 import { poseFailureText } from "./fit-text";
 import { ownProblemText } from "./own-text";
@@ -62,6 +63,7 @@ interface Refused {
   condition?: string;
   problem?: string;
   ownProblem?: OwnProblem;
+  day?: string;
 }
 const DAY_OF: Readonly<Record<string, string>> = {
   clearance: "The clearance",
@@ -89,6 +91,7 @@ export function refusalText(
     axisId = "",
     positionId = "",
     ownProblem,
+    day = "",
   }: Refused,
   units: UnitSystem = "metric",
 ): string {
@@ -108,6 +111,8 @@ export function refusalText(
       return `${DAY_OF[condition] ?? conditionText(condition)}: ${DAYS[problem] ?? "this day cannot be"}.`;
     case "pose-impossible":
       return `Not possible in this set-up: ${poseFailureText(reason)}.`;
+    case "rest-broken":
+      return `${dayText(day)} is too near another session, or is no day of this client's: move it to a day that is free.`;
     case "own-row":
       return ownProblem ? `${name}: ${ownProblemText(ownProblem)}` : "This row cannot be kept.";
     case "nothing-asked":

@@ -1,0 +1,11 @@
+"use server";
+import { keepTrainingPlan } from "../data/loop/training-plan";
+import { trainingPlanSchema } from "../schemas/training-plan.schema";
+import { type StepResult, takeStep } from "./step";
+
+/** A client's programme: session, days and all. */
+export async function keepTrainingPlanAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("training-plan", stepId, trainingPlanSchema, input, ({ scope, today }, em, plan) =>
+    keepTrainingPlan(scope, em, clientId, plan, today),
+  );
+}

@@ -1,0 +1,88 @@
+import Link from "next/link";
+import { variationById } from "../../../../core/catalogue/catalogue";
+import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
+import type { ClientRecord } from "../../../../core/record/record";
+import { buildSession } from "../../../../core/session/build";
+import { laidFrom, trainedDays, usualAsked, usualWeek } from "../../../../core/session/plan";
+import { rangeOf } from "../../../../core/templates/form";
+import type { Subject } from "../../../../core/templates/template";
+import { requireRecord } from "../../../../server/record";
+import { requireSignedIn } from "../../../../server/session";
+import { type GoalAsked, PlanScreen } from "../../../../ui/plan/plan-screen";
+import { MessageScreen } from "../../../../ui/shell/message-screen";
+
+interface Props {
+  params: Promise<{ clientId: string }>;
+}
+
+const OWN_DAY = {
+  seat: { pattern: "squat", rowId: "plain-chair-sit-to-stand", lever: "seatHeightM" },
+  step: { pattern: "step", rowId: "vertical-step-up", lever: "stepHeightM" },
+} as const;
+/** The hardest height of the client's own day that a planned rung leads to. */
+function goalOf(record: ClientRecord, subject: Subject): GoalAsked | null {
+  const plans = currentPlans(record);
+  for (const { name, kind, heightM } of record.dailyTasks.toReversed()) {
+    const { pattern, rowId, lever } = OWN_DAY[kind];
+    const plan = plans.find(({ rung }) => rung.pattern === pattern);
+    const range = rangeOf(subject, variationById(rowId), lever);
+    if (!plan || !range || heightM < range.min || heightM > range.max) continue;
+    const { shareFraction } = plan.rung.setting;
+    return {
+      name,
+      from: { variationId: plan.rung.variationId, setting: plan.rung.setting },
+      to: { variationId: rowId, setting: { [lever]: heightM, ...(shareFraction === undefined ? {} : { shareFraction }) } },
+    };
+  }
+  return null;
+}
+
+export default async function PlanPage({ params }: Props) {
+  const { clientId } = await params;
+  const { today, unitSystem } = await requireSignedIn();
+  const record = await requireRecord(clientId);
+  const context = fitContextOf(record, today);
+  if (!context)
+    return (
+      <MessageScreen title="No body yet">
+        <p>Stature and mass are needed before a session can be planned.</p>
+        <Link href={`/clients/${clientId}/limits`}>Enter them</Link>
+      </MessageScreen>
+    );
+  const asked = usualAsked(record);
+  const kept = record.trainingPlan;
+  const doneDays = trainedDays(record);
+  const count = (answer: "calm" | "noticed" | "flare"): number => record.responses.filter((each) => each.class === answer).length;
+  const make = () => {
+    const { items, rounds } = buildSession(context, asked);
+    const draft = {
+      minutes: asked.minutes,
+      purpose: asked.purpose,
+      skeletonId: null,
+      weak: asked.weak,
+      weakSide: asked.weakSide,
+      rounds,
+      items,
+      ...usualWeek(record),
+      laid: [],
+    };
+    return { ...draft, laid: laidFrom(draft, context.school, doneDays, today) };
+  };
+  const { day: _day, sequence: _sequence, ...first } = kept ?? { day: today, sequence: 0, ...make() };
+  return (
+    <PlanScreen
+      key={kept?.sequence ?? "new"}
+      clientId={clientId}
+      context={context}
+      first={first}
+      asked={asked}
+      isKept={kept !== null}
+      goal={goalOf(record, context.subject)}
+      mornings={{ calm: count("calm"), noticed: count("noticed"), flare: count("flare") }}
+      doneDays={doneDays}
+      today={today}
+      units={unitSystem}
+      isStopped={openWarningsOf(record).length > 0}
+    />
+  );
+}

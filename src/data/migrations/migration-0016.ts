@@ -1,0 +1,30 @@
+import { Migration } from "@mikro-orm/migrations";
+import { eraseFunction } from "./migration-0004";
+
+/** A client's programme: whole each time, the latest counts. */
+export class Migration0016 extends Migration {
+  override async up(): Promise<void> {
+    const studio = `(select nullif(current_setting('app.studio', true), '')::uuid)`;
+    for (const sql of [
+      `create table training_plan (studio_id uuid not null references studio (id), id uuid not null, created_at timestamptz not null default now(), created_by text not null,
+         client_id uuid not null, plan jsonb not null,
+         primary key (studio_id, id), foreign key (studio_id, client_id) references client (studio_id, id) on delete cascade)`,
+      `create index training_plan_of on training_plan (studio_id, client_id, created_at)`,
+      `alter table training_plan enable row level security`,
+      `alter table training_plan force row level security`,
+      `create policy of_studio on training_plan using (studio_id = ${studio}) with check (studio_id = ${studio})`,
+      `grant select, insert on training_plan to ponderis_app`,
+      eraseFunction(
+        `delete from step s where s.studio_id = mine and exists (select 1 from unnest(ids) i where s.answer::text like '%' || i || '%');`,
+        [
+          ["finding", "client_id = who"],
+          ["letter", "client_id = who"],
+          ["school_choice", "client_id = who"],
+          ["kit_list", "client_id = who"],
+          ["training_plan", "client_id = who"],
+        ],
+      ),
+    ])
+      await this.execute(sql);
+  }
+}

@@ -1,0 +1,236 @@
+"use client";
+import Link from "next/link";
+import { useEffect, useState } from "react";
+import styled from "styled-components";
+import { keepTrainingPlanAction } from "../../actions/training-plan";
+import { variationById } from "../../core/catalogue/catalogue";
+import type { Day } from "../../core/day";
+import type { FitContext, Place } from "../../core/fit/context";
+import type { SessionAsked } from "../../core/session/build";
+import { SESSIONS_A_WEEK } from "../../core/session/plan";
+import { dropOrder, itemS, kitChanges, sessionS } from "../../core/session/session";
+import type { UnitSystem } from "../../core/units";
+import { type ForecastAsked, forecast } from "../../core/week/forecast";
+import { askWorker } from "../fit/fit-worker";
+import { Button } from "../kit/button";
+import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
+import { forecastText, weakName } from "../text/plan-text";
+import { color, font } from "../theme/tokens";
+import { AskedCard } from "./asked-card";
+import { CheckCard } from "./check-card";
+import { SessionList } from "./session-list";
+import { type Draft, type PlanState, usePlan } from "./use-plan";
+import { WeekStrip } from "./week-strip";
+
+const Bar = styled.div`
+  display: flex;
+  min-height: 36px;
+  border: 1px solid ${color.fogDeep};
+  border-radius: 4px;
+  overflow: hidden;
+  background: ${color.paper};
+  span {
+    display: grid;
+    place-items: center;
+    min-width: 0;
+    padding: 2px 4px;
+    border-right: 2px solid ${color.paper};
+    overflow: hidden;
+    font: 600 13px ${font.head};
+    white-space: nowrap;
+  }
+`;
+/** What a goal of the client's own day is from here, in builds. */
+export interface GoalAsked {
+  name: string;
+  from: Place;
+  to: Place;
+}
+export interface PlanScreenProps {
+  clientId: string;
+  context: FitContext;
+  first: Draft;
+  asked: SessionAsked;
+  isKept: boolean;
+  goal: GoalAsked | null;
+  mornings: ForecastAsked["mornings"];
+  /** Days that were trained. */
+  doneDays: readonly Day[];
+  today: Day;
+  units: UnitSystem;
+  isStopped: boolean;
+}
+
+/** The session as a bar of minutes: main work dark, the rest light, what is free white. */
+function MinutesBar({ plan }: { plan: PlanState }) {
+  const { items, minutes, rounds } = plan.draft;
+  const usedS = sessionS(items, rounds);
+  const freeMin = Math.round(minutes - usedS / 60);
+  return (
+    <>
+      <Row style={{ justifyContent: "space-between" }}>
+        <Soft>
+          {items.length} {items.length === 1 ? "exercise" : "exercises"}
+          {rounds > 1 && `, ${rounds} rounds`}, kit changed {kitChanges(items)} times
+        </Soft>
+        <strong role="status">
+          {Math.round(usedS / 60)} min of {minutes}
+        </strong>
+      </Row>
+      <Bar aria-hidden>
+        {items.map((item, i) => (
+          <span
+            key={item.id}
+            style={{
+              flex: itemS(item, items[i - 1]),
+              background: item.part === "main" ? color.marine : color.marineSoft,
+              color: item.part === "main" ? color.paper : color.paper,
+            }}
+          >
+            {variationById(item.variationId).name}
+          </span>
+        ))}
+        {freeMin > 0 && <span style={{ flex: freeMin * 60, color: color.inkSoft }}>{freeMin} free</span>}
+      </Bar>
+      {freeMin < 0 && (
+        <Notice $tone="oxide">
+          {-freeMin} min over. First to go:{" "}
+          {dropOrder(items)
+            .slice(0, 2)
+            .map(({ variationId }) => variationById(variationId).name.toLowerCase())
+            .join(", then ")}
+          .
+        </Notice>
+      )}
+    </>
+  );
+}
+
+/** The way to a goal of the client's own day, in weeks that can be believed. */
+function GoalCard({
+  context,
+  goal,
+  mornings,
+  perWeek,
+}: {
+  context: FitContext;
+  goal: GoalAsked;
+  mornings: ForecastAsked["mornings"];
+  perWeek: number;
+}) {
+  const [steps, setSteps] = useState<number | null>(null);
+  useEffect(() => {
+    let isCurrent = true;
+    askWorker((work) => work.route(context, goal.from, goal.to)).then(
+      (route) => isCurrent && setSteps(route.treads.length - 1),
+      () => undefined,
+    );
+    return () => {
+      isCurrent = false;
+    };
+  }, [context, goal]);
+  return (
+    <Card aria-label="The way there">
+      <Title>To the {goal.name}</Title>
+      {steps === null ? (
+        <Soft role="status">Reckoning</Soft>
+      ) : steps <= 0 ? (
+        <p>It is met by what is planned.</p>
+      ) : (
+        <p>
+          {steps} {steps === 1 ? "build" : "builds"} from here:{" "}
+          {forecastText(
+            forecast({
+              stepCount: steps,
+              sessionsPerWeek: perWeek,
+              sessionsToBuild: context.school.sessionsToBuild,
+              mornings,
+              missedPercent: 10,
+              seed: 1,
+            }),
+          )}
+        </p>
+      )}
+    </Card>
+  );
+}
+
+/** Plan: one session that fits the minutes, looked through, and laid on days that keep their rest. */
+export function PlanScreen(props: PlanScreenProps) {
+  const { clientId, context, today, units, goal, mornings } = props;
+  const plan = usePlan(context, props.first, props.asked, props.doneDays);
+  const { draft } = plan;
+  const { take, isTaking, problem } = useStep(units);
+  const [isKept, setKept] = useState(props.isKept);
+  const [keptDraft, setKeptDraft] = useState<Draft | null>(props.isKept ? props.first : null);
+  const keep = (): void =>
+    take(
+      (stepId) => keepTrainingPlanAction(clientId, draft, stepId),
+      () => {
+        setKept(true);
+        setKeptDraft(draft);
+      },
+    );
+  return (
+    <Page>
+      {props.isStopped && (
+        <Notice $tone="oxide">
+          A warning sign stands open. Planning goes on once a clinician&apos;s clearance is recorded under Limits.
+        </Notice>
+      )}
+      <AskedCard plan={plan} today={today} />
+      <Columns $template="minmax(0, 1fr) 330px" style={{ marginTop: 12 }}>
+        <Stack as="section" aria-label="Session" $gap={8}>
+          <Row style={{ justifyContent: "space-between" }}>
+            <h1 style={{ fontSize: 20 }}>
+              Session{" "}
+              <Soft style={{ fontSize: 15, fontWeight: 400 }}>falling demand on {weakName(draft.weak)}, or as its school has it</Soft>
+            </h1>
+            <Button $tight isDisabled={!plan.canUndo} onPress={plan.undo}>
+              Undo
+            </Button>
+          </Row>
+          <MinutesBar plan={plan} />
+          {plan.dropped.length > 0 && (
+            <Soft>
+              Left out for want of minutes:{" "}
+              {plan.dropped.map(({ variationId }) => variationById(variationId).name.toLowerCase()).join(", ")}.
+            </Soft>
+          )}
+          {plan.said && (
+            <Notice role="status" $tone="oxide">
+              {plan.said}
+            </Notice>
+          )}
+          {plan.isFailed && <Notice $tone="oxide">This device could not work it out. What is here stays; reload to try again.</Notice>}
+          <SessionList items={draft.items} units={units} onChange={(items) => plan.change({ items })} />
+          <WeekStrip plan={plan} context={context} doneDays={props.doneDays} today={today} />
+        </Stack>
+        <Stack>
+          <CheckCard plan={plan} clientId={clientId} />
+          {goal && <GoalCard context={context} goal={goal} mornings={mornings} perWeek={SESSIONS_A_WEEK[draft.often]} />}
+          <Card aria-label="Keep">
+            <Stack $gap={8}>
+              <Problem text={problem} />
+              <Button $tone="primary" isDisabled={isTaking || props.isStopped || keptDraft === draft} onPress={keep}>
+                {keptDraft === draft ? "Kept" : "Keep the plan"}
+              </Button>
+              {isKept ? (
+                <>
+                  <Link href={`/clients/${clientId}/sheet`}>Home sheet</Link>
+                  <a href={`/api/clients/${clientId}/calendar`} download>
+                    Calendar file
+                  </a>
+                </>
+              ) : (
+                <Soft>Kept, it has a home sheet and a calendar file.</Soft>
+              )}
+            </Stack>
+          </Card>
+        </Stack>
+      </Columns>
+    </Page>
+  );
+}

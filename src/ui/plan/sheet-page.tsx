@@ -1,0 +1,128 @@
+"use client";
+import Link from "next/link";
+import styled, { createGlobalStyle } from "styled-components";
+import { boxOf, type PlainFigure } from "../figure/plain";
+import { Button } from "../kit/button";
+import { Notice, Page, Row, Soft } from "../kit/layout";
+import { SHEET_CALL, SHEET_RULES } from "../text/sheet-text";
+import type { HomeSheet } from "./home-sheet";
+
+const Paper = createGlobalStyle`
+  @media print {
+    header, .no-print, section[aria-label="Limits in force"] { display: none !important; }
+    body { background: #fff; }
+    @page { size: A4; margin: 14mm; }
+  }
+`;
+const Sheet = styled.article<{ $large: boolean }>`
+  max-width: 800px;
+  margin: 0 auto;
+  padding: 24px;
+  background: #fff;
+  color: #000;
+  font-size: ${({ $large }) => ($large ? "18pt" : "14pt")};
+  line-height: 1.25;
+  h2 {
+    font-size: 1.1em;
+  }
+  li.item {
+    display: grid;
+    grid-template-columns: 120px 1fr;
+    gap: 14px;
+    padding: 10px 0;
+    border-top: 1px solid #000;
+    break-inside: avoid;
+  }
+  ol,
+  ul {
+    margin: 8px 0;
+    padding: 0;
+    list-style: none;
+  }
+  footer {
+    padding-top: 8px;
+    border-top: 2px solid #000;
+    break-inside: avoid;
+  }
+`;
+
+function Drawn({ figure, name }: { figure: PlainFigure; name: string }) {
+  const { x, y, width, height } = boxOf(figure);
+  return (
+    <svg viewBox={`${x} ${y} ${width} ${height}`} width={120} height={120} role="img" aria-label={`How ${name} is set up`}>
+      <path d={`M${x} ${figure.floorY}h${width}`} stroke="#000" strokeWidth={1.5} />
+      {figure.boxes.map((box, i) => (
+        <rect key={i} {...box} fill="#fff" stroke="#000" strokeWidth={1.5} />
+      ))}
+      {figure.strokes.map(({ from, to, width: w, isBehind }, i) => (
+        <path
+          key={i}
+          d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`}
+          stroke={isBehind ? "#999" : "#000"}
+          strokeWidth={w}
+          strokeLinecap="round"
+        />
+      ))}
+      <circle cx={figure.head.at[0]} cy={figure.head.at[1]} r={figure.head.radius} />
+    </svg>
+  );
+}
+
+/** One sheet for home, as it is printed: figures, dose side by side, the rules that hold for all of it. */
+export function SheetPage({ clientId, sheet, isLarge }: { clientId: string; sheet: HomeSheet; isLarge: boolean }) {
+  return (
+    <Page>
+      <Paper />
+      <Row className="no-print" style={{ justifyContent: "space-between", maxWidth: 800, margin: "0 auto 10px" }}>
+        <Row>
+          <Link href={`/clients/${clientId}/plan`}>Back to the plan</Link>
+          <Link href={`/clients/${clientId}/sheet${isLarge ? "" : "?print=large"}`}>{isLarge ? "Usual print" : "Large print"}</Link>
+        </Row>
+        <Row>
+          <Button onPress={() => window.print()}>Print</Button>
+          <a href={`/api/clients/${clientId}/sheet${isLarge ? "?print=large" : ""}`}>As PDF</a>
+        </Row>
+      </Row>
+      {sheet.leftOut.length > 0 && (
+        <Notice className="no-print" style={{ maxWidth: 800, margin: "0 auto 10px" }}>
+          Left out, since nothing at home does it: {sheet.leftOut.join(", ").toLowerCase()}.{" "}
+          <Link href={`/clients/${clientId}/home-kit`}>What is at home</Link>
+        </Notice>
+      )}
+      <Sheet $large={isLarge}>
+        <h1 style={{ fontSize: "1.5em" }}>At home</h1>
+        <p>
+          {sheet.forWhom}: {sheet.days}.
+        </p>
+        <ol>
+          {sheet.lines.map((line) => (
+            <li className="item" key={line.name}>
+              <div>{line.figure && <Drawn figure={line.figure} name={line.name} />}</div>
+              <div>
+                <h2>{line.name}</h2>
+                <p>{line.setUp}</p>
+                {line.setting && <p>{line.setting}</p>}
+                <p>
+                  <strong>{[line.dose, line.first].filter(Boolean).join("; ")}</strong>
+                </p>
+                <p>{[line.tempo, line.rest].filter((part) => part !== "").join("; ")}</p>
+                <p>{line.cues.join(". ")}.</p>
+                <Soft style={{ color: "#000" }}>{line.why}</Soft>
+              </div>
+            </li>
+          ))}
+        </ol>
+        <footer>
+          <ul>
+            {SHEET_RULES.map((rule) => (
+              <li key={rule}>• {rule}</li>
+            ))}
+          </ul>
+          <p>
+            <strong>{SHEET_CALL}</strong>
+          </p>
+        </footer>
+      </Sheet>
+    </Page>
+  );
+}

@@ -1,0 +1,91 @@
+"use client";
+import { useCallback, useEffect, useMemo, useState } from "react";
+import type { Day } from "../../core/day";
+import type { FitContext } from "../../core/fit/context";
+import type { SessionAsked } from "../../core/session/build";
+import { laidFrom, rulesOf } from "../../core/session/plan";
+import type { Scan } from "../../core/session/scan";
+import type { SessionItem } from "../../core/session/session";
+import { type Laid, moveMissed } from "../../core/week/week";
+import type { NewTrainingPlan } from "../../schemas/training-plan.schema";
+import { askWorker } from "../fit/fit-worker";
+
+export type Draft = NewTrainingPlan;
+/** What a session is built from, out of a draft. */
+const askedOf = (draft: Draft, first: SessionAsked): SessionAsked => ({
+  minutes: draft.minutes,
+  purpose: draft.purpose,
+  skeletonId: draft.skeletonId,
+  weak: draft.weak,
+  weakSide: draft.weakSide,
+  planned: first.planned,
+  sessionNumber: first.sessionNumber,
+});
+/** A programme while it is changed: every change can be undone, and nothing leaves the page before it is kept. */
+export function usePlan(context: FitContext, first: Draft, asked: SessionAsked, doneDays: readonly Day[]) {
+  const [history, setHistory] = useState<readonly Draft[]>([first]);
+  const draft = history.at(-1) ?? first;
+  const [isBuilding, setBuilding] = useState(false);
+  const [isFailed, setFailed] = useState(false);
+  const [dropped, setDropped] = useState<readonly SessionItem[]>([]);
+  const [scan, setScan] = useState<Scan | null>(null);
+  const [said, setSaid] = useState("");
+  const change = useCallback(
+    (part: Partial<Draft>): void => setHistory((all) => [...all.slice(-50), { ...(all.at(-1) ?? first), ...part }]),
+    [first],
+  );
+  const { items } = draft;
+  useEffect(() => {
+    let isCurrent = true;
+    askWorker((work) => work.scan(context, items)).then(
+      (answer) => isCurrent && setScan(answer),
+      () => isCurrent && setFailed(true),
+    );
+    return () => {
+      isCurrent = false;
+    };
+  }, [context, items]);
+  const build = (part: Partial<Draft>): void => {
+    const next = { ...draft, ...part };
+    setBuilding(true);
+    askWorker((work) => work.session(context, askedOf(next, asked))).then(
+      (built) => {
+        setBuilding(false);
+        setDropped(built.dropped);
+        if (built.items.length === 0) return setSaid("Nothing fits these minutes: give it more, or another skeleton.");
+        setSaid("");
+        change({ ...part, items: built.items, rounds: built.rounds });
+      },
+      () => {
+        setBuilding(false);
+        setFailed(true);
+      },
+    );
+  };
+  const move = (missed: Laid, from: Day): void => {
+    const coming = draft.laid.filter(({ day }) => !doneDays.includes(day));
+    const answer = moveMissed(missed, coming, from, rulesOf(draft, context.school, doneDays));
+    if (!answer.ok) return setSaid(`No free day for it within ${answer.within} days: another weekday, or leave it out.`);
+    setSaid("");
+    change({ laid: answer.laid });
+  };
+  return useMemo(
+    () => ({
+      draft,
+      change,
+      build,
+      move,
+      lay: (part: Partial<Draft>, from: Day) => change({ ...part, laid: laidFrom({ ...draft, ...part }, context.school, doneDays, from) }),
+      undo: () => setHistory((all) => (all.length > 1 ? all.slice(0, -1) : all)),
+      canUndo: history.length > 1,
+      isBuilding,
+      isFailed,
+      dropped,
+      scan,
+      said,
+    }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- build and move close over the draft named here
+    [draft, history.length, isBuilding, isFailed, dropped, scan, said],
+  );
+}
+export type PlanState = ReturnType<typeof usePlan>;
