@@ -4,7 +4,7 @@ import { PURPOSES } from "../core/dose/purpose";
 import type { TrainingPlan } from "../core/session/plan";
 import { PARTS } from "../core/session/session";
 import { SKELETONS } from "../core/session/skeletons.data";
-import { day, settingSchema, side, text, variationId, within } from "./fields";
+import { day, maybeWords, settingSchema, side, text, variationId, within } from "./fields";
 
 const often = Joi.string().valid("several-a-day", "daily", "three-a-week", "two-rest-days").required();
 const sideDose = Joi.object({
@@ -67,4 +67,6 @@ export const trainingPlanSchema = Joi.object<NewTrainingPlan>({
     .unique("id")
     .max(120)
     .required(),
+  note: maybeWords(400).required(),
+  improvement: maybeWords(120).required(),
 });

@@ -38,7 +38,7 @@ export async function signIn(page: Page): Promise<void> {
 export async function openClient(
   page: Page,
   name: string,
-  station: "Screen" | "Assess" | "Limits" | "Fit" | "Floor" | "Morning" | "Review",
+  station: "Screen" | "Assess" | "Limits" | "Fit" | "Plan" | "Floor" | "Morning" | "Review",
 ): Promise<void> {
   await page.goto("/");
   await page.getByRole("link", { name: new RegExp(name) }).click();

@@ -27,6 +27,10 @@ export interface TrainingPlan {
   weeks: number;
   loads: readonly DayLoad[];
   laid: readonly Laid[];
+  /** The trainer's own words, printed on the sheet. */
+  note: string;
+  /** The one improvement of the week. */
+  improvement: string;
   /** How often it was changed: a calendar that reads it again changes its entries and doubles none. */
   sequence: number;
 }

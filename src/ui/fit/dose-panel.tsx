@@ -2,11 +2,14 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { Dose, Variation } from "../../core/catalogue/variation";
+import { type Purpose, PURPOSES } from "../../core/dose/purpose";
+import { TEMPO_PRESETS, tempoFrom, tensionS } from "../../core/dose/tempo";
 import { DOSE_LIMITS, doseS, phasesOf } from "../../core/dose/dose";
 import { Button, TextButton } from "../kit/button";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
+import { purposeName } from "../text/plan-text";
 import { rangeText, secondsText } from "../text/quantity-text";
 
 /** "3 × 8–12, lower 3, pause 1, rise 2", in the order that a repetition runs. */
@@ -22,8 +25,15 @@ const Fields = styled(Row)`
 `;
 
 /** The dose in words, and a small form to change it. */
-export function DoseWords(props: { dose: Dose; startsBy: Variation["startsBy"]; legs: string; onChange: (dose: Dose) => void }) {
-  const { dose, startsBy, legs, onChange } = props;
+export function DoseWords(props: {
+  dose: Dose;
+  startsBy: Variation["startsBy"];
+  legs: string;
+  /** A dose for a purpose, where the row and the school are known. */
+  purposes?: (purpose: Purpose) => Dose;
+  onChange: (dose: Dose) => void;
+}) {
+  const { dose, startsBy, legs, purposes, onChange } = props;
   const [isOpen, setOpen] = useState(false);
   const { repetitions, setCount, tempoS, riseS, restS } = DOSE_LIMITS;
   const tempo = (part: Partial<Dose["tempo"]>): void => onChange({ ...dose, tempo: { ...dose.tempo, ...part } });
@@ -39,6 +49,23 @@ export function DoseWords(props: { dose: Dose; startsBy: Variation["startsBy"]; 
         {legs}. {dose.restS} s between sets, {secondsText(doseS(dose))} in all.
       </span>
       <Ask title="Dose" isOpen={isOpen} onClose={() => setOpen(false)}>
+        {purposes && (
+          <Row $gap={6} role="group" aria-label="For" style={{ marginBottom: 10 }}>
+            {PURPOSES.filter((purpose) => purpose !== "conditioning").map((purpose) => (
+              <Button key={purpose} $tight onPress={() => onChange(purposes(purpose))}>
+                {purposeName(purpose)}
+              </Button>
+            ))}
+          </Row>
+        )}
+        <Row $gap={6} role="group" aria-label="Tempo" style={{ marginBottom: 10 }}>
+          {TEMPO_PRESETS.map((preset) => (
+            <Button key={preset} $tight onPress={() => tempo(tempoFrom(preset, startsBy) ?? {})}>
+              {preset}
+            </Button>
+          ))}
+          <span>{secondsText(tensionS(dose.tempo, dose.repetitionsHigh))} under tension a set</span>
+        </Row>
         <Fields>
           <NumberField
             label="Sets"

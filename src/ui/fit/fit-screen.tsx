@@ -248,6 +248,7 @@ export function FitScreen(props: FitScreenProps) {
                   dose={fit.dose}
                   startsBy={variation.startsBy}
                   legs={isEven ? "Both legs together" : `${context.subject.leadSide === "left" ? "Left" : "Right"} leg`}
+                  purposes={fit.doseFor}
                   onChange={fit.setDose}
                 />
                 {keeping.problem && !keeping.asked && (

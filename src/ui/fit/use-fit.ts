@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { variationById, variationsOf } from "../../core/catalogue/catalogue";
 import type { Dose, Pattern, Variation } from "../../core/catalogue/variation";
+import { type Purpose, proposedDose } from "../../core/dose/purpose";
 import type { FitContext, Place } from "../../core/fit/context";
 import { judge, type Judgement } from "../../core/fit/judge";
 import { nearestOnHand } from "../../core/fit/on-hand";
@@ -68,6 +69,8 @@ export interface Fit {
   /** Takes the next step from wherever the levers stand, however fast the keys come. */
   go: (move: Move) => void;
   setDose: (dose: Dose) => void;
+  /** The dose of this row for a purpose, by its school. */
+  doseFor: (purpose: Purpose) => Dose;
 }
 
 /** The state of the Fit screen: what is picked and set. One set-up is judged here; everything slower is the worker's. */
@@ -155,6 +158,8 @@ export function useFit(given: FitContext, plans: readonly Plan[], first: Pattern
     here,
     go,
     setDose: (dose) => setDoses((all) => ({ ...all, [variationId]: dose })),
+    doseFor: (purpose) =>
+      proposedDose(variation, purpose, { isFirst: !context.calmRows.includes(variationId), school: context.school }).dose,
   };
 }
 

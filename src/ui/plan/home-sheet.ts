@@ -11,6 +11,7 @@ import { daysText, sheetLine, type SheetLine } from "../text/sheet-text";
 export interface HomeSheet {
   forWhom: string;
   days: string;
+  note: string;
   lines: (SheetLine & { figure: PlainFigure | null })[];
   leftOut: string[];
 }
@@ -22,6 +23,7 @@ export function homeSheet(record: ClientRecord, today: Day, units: UnitSystem): 
   return {
     forWhom: record.client.name,
     days: daysText(plan),
+    note: plan.note,
     lines: items.map((item) => ({
       ...sheetLine(item, units),
       figure: plainFigure(home.subject, variationById(item.variationId), item.setting),

@@ -11,6 +11,7 @@ import { SESSIONS_A_WEEK } from "../../core/session/plan";
 import { dropOrder, itemS, kitChanges, sessionS } from "../../core/session/session";
 import type { UnitSystem } from "../../core/units";
 import { type ForecastAsked, forecast } from "../../core/week/forecast";
+import type { WeekTotals } from "../../core/week/totals";
 import { askWorker } from "../fit/fit-worker";
 import { Button } from "../kit/button";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
@@ -22,7 +23,9 @@ import { AskedCard } from "./asked-card";
 import { CheckCard } from "./check-card";
 import { SessionList } from "./session-list";
 import { type Draft, type PlanState, usePlan } from "./use-plan";
+import { Totals } from "./totals";
 import { WeekStrip } from "./week-strip";
+import { WordsCard } from "./words-card";
 
 const Bar = styled.div`
   display: flex;
@@ -56,6 +59,12 @@ export interface PlanScreenProps {
   isKept: boolean;
   goal: GoalAsked | null;
   mornings: ForecastAsked["mornings"];
+  /** What this week and the one before came to. */
+  totals: readonly WeekTotals[];
+  /** A ligament repair: most of the work of that leg is to be its own. */
+  isRepaired: boolean;
+  /** Retests, by the day they fall due. */
+  retests: readonly { day: Day; name: string }[];
   /** Days that were trained. */
   doneDays: readonly Day[];
   today: Day;
@@ -206,11 +215,13 @@ export function PlanScreen(props: PlanScreenProps) {
           )}
           {plan.isFailed && <Notice $tone="oxide">This device could not work it out. What is here stays; reload to try again.</Notice>}
           <SessionList items={draft.items} units={units} onChange={(items) => plan.change({ items })} />
-          <WeekStrip plan={plan} context={context} doneDays={props.doneDays} today={today} />
+          <WeekStrip plan={plan} context={context} doneDays={props.doneDays} retests={props.retests} today={today} />
         </Stack>
         <Stack>
           <CheckCard plan={plan} clientId={clientId} />
           {goal && <GoalCard context={context} goal={goal} mornings={mornings} perWeek={SESSIONS_A_WEEK[draft.often]} />}
+          <WordsCard plan={plan} massKg={context.subject.body.massKg} isPregnant={context.careful.includes("pregnancy")} />
+          <Totals totals={props.totals} isRepaired={props.isRepaired} />
           <Card aria-label="Keep">
             <Stack $gap={8}>
               <Problem text={problem} />

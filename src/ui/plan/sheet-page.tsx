@@ -94,6 +94,7 @@ export function SheetPage({ clientId, sheet, isLarge }: { clientId: string; shee
         <p>
           {sheet.forWhom}: {sheet.days}.
         </p>
+        {sheet.note && <p>{sheet.note}</p>}
         <ol>
           {sheet.lines.map((line) => (
             <li className="item" key={line.name}>

@@ -35,6 +35,7 @@ const read = async (count: number, isLarge = false): Promise<{ text: string; pag
     title: "At home",
     forWhom: "Ødegård, Łukasz",
     days: daysText({ often: "two-rest-days", weekdays: [1, 4] }),
+    note: "",
     lines: lines(count),
     isLarge,
   });

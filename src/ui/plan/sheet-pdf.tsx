@@ -31,6 +31,7 @@ export interface SheetDocument {
   title: string;
   forWhom: string;
   days: string;
+  note: string;
   lines: readonly (SheetLine & { figure: PlainFigure | null })[];
   isLarge: boolean;
 }
@@ -74,7 +75,7 @@ function Drawn({ figure }: { figure: PlainFigure }) {
   );
 }
 
-function Sheet({ title, forWhom, days, lines, isLarge }: SheetDocument) {
+function Sheet({ title, forWhom, days, note, lines, isLarge }: SheetDocument) {
   const size = isLarge ? 18 : 14;
   const s = styles(size);
   return (
@@ -84,6 +85,7 @@ function Sheet({ title, forWhom, days, lines, isLarge }: SheetDocument) {
         <Text>
           {forWhom}: {days}.
         </Text>
+        {note !== "" && <Text>{note}</Text>}
         <View style={{ marginTop: 4 }}>
           {lines.map((line) => (
             <View key={line.name} style={s.item} wrap={false}>

@@ -46,11 +46,13 @@ export function WeekStrip({
   plan,
   context,
   doneDays,
+  retests,
   today,
 }: {
   plan: PlanState;
   context: FitContext;
   doneDays: readonly Day[];
+  retests: readonly { day: Day; name: string }[];
   today: Day;
 }) {
   const { draft, change, move, lay } = plan;
@@ -93,6 +95,11 @@ export function WeekStrip({
             <DayCard key={day} $on={laid !== undefined || isDone} $today={day === today}>
               <strong>{shortDay(day)}</strong>
               {isDone ? <span>trained</span> : laid ? <span>Session, {draft.at}</span> : <Soft>rest</Soft>}
+              {retests
+                .filter((retest) => retest.day === day)
+                .map((retest) => (
+                  <Soft key={retest.name}>again: {retest.name.toLowerCase()}</Soft>
+                ))}
               {loads.map((load) => (
                 <span key={load.name}>
                   {load.name}

@@ -1,4 +1,6 @@
 import Link from "next/link";
+import { retestsOf } from "../../../../core/assess/finding";
+import { conditionIds } from "../../../../core/assess/pick";
 import { variationById } from "../../../../core/catalogue/catalogue";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import type { ClientRecord } from "../../../../core/record/record";
@@ -6,9 +8,11 @@ import { buildSession } from "../../../../core/session/build";
 import { laidFrom, trainedDays, usualAsked, usualWeek } from "../../../../core/session/plan";
 import { rangeOf } from "../../../../core/templates/form";
 import type { Subject } from "../../../../core/templates/template";
+import { doneSets, weekTotals } from "../../../../core/week/totals";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { type GoalAsked, PlanScreen } from "../../../../ui/plan/plan-screen";
+import { protocolName } from "../../../../ui/text/protocol-text";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
 interface Props {
@@ -65,6 +69,8 @@ export default async function PlanPage({ params }: Props) {
       items,
       ...usualWeek(record),
       laid: [],
+      note: "",
+      improvement: "",
     };
     return { ...draft, laid: laidFrom(draft, context.school, doneDays, today) };
   };
@@ -80,6 +86,12 @@ export default async function PlanPage({ params }: Props) {
       goal={goalOf(record, context.subject)}
       mornings={{ calm: count("calm"), noticed: count("noticed"), flare: count("flare") }}
       doneDays={doneDays}
+      totals={weekTotals(doneSets(record))}
+      isRepaired={conditionIds(record.screen).includes("ligament-repair")}
+      retests={retestsOf(record.findings, conditionIds(record.screen), today).map(({ protocol, dueDay }) => ({
+        day: dueDay < today ? today : dueDay,
+        name: protocolName(protocol),
+      }))}
       today={today}
       units={unitSystem}
       isStopped={openWarningsOf(record).length > 0}

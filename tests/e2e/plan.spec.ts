@@ -1,0 +1,95 @@
+import { expect, expectAccessible, openClient, sql, test } from "./studio";
+
+test("a session for a sore knee is built, reordered by mouse, keyboard and arrows, undone, laid on weeks and kept", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Ansel Birk", "Plan");
+  const list = page.getByRole("list", { name: "Session" });
+  const names = (): Promise<string[]> => list.locator("strong").allInnerTexts();
+  await expect(page.getByRole("status").filter({ hasText: /min of 45/ })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Whole-session check" })).not.toContainText("Looking it through");
+  await expectAccessible(page);
+  const built = await names();
+  expect(built.length).toBeGreaterThan(3);
+
+  // one down by its arrow, back by undo
+  await page.getByRole("button", { name: `${built[0]} later` }).click();
+  await expect.poll(names).toEqual([built[1], built[0], ...built.slice(2)]);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(names).toEqual(built);
+  // by keyboard on its grip
+  await page.getByRole("button", { name: `Move ${built[0]}` }).focus();
+  for (const key of ["Space", "ArrowDown", "Space"]) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(250); // the list measures itself between two keys
+  }
+  await expect.poll(names).toEqual([built[1], built[0], ...built.slice(2)]);
+  // by mouse
+  const [grip, over] = [page.getByRole("button", { name: `Move ${built[0]}` }), page.getByRole("button", { name: `Move ${built[1]}` })];
+  const [from, to] = [(await grip.boundingBox())!, (await over.boundingBox())!];
+  await page.mouse.move(from.x + 20, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 20, from.y + 10, { steps: 4 });
+  await page.mouse.move(to.x + 20, to.y + 12, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(names).toEqual(built);
+
+  // fewer minutes, a named session
+  await page.getByRole("textbox", { name: /^Minutes/ }).fill("30");
+  await page.getByRole("textbox", { name: /^Minutes/ }).press("Tab");
+  await page.getByRole("button", { name: "Build it anew" }).click();
+  await expect(page.getByRole("status").filter({ hasText: /min of 30/ })).toBeVisible();
+
+  // days: only Tuesday and Friday; one that cannot be moves on and breaks no rest
+  const weeks = page.getByRole("region", { name: "Weeks" });
+  await expect(weeks.getByText("Session, 10:00").first()).toBeVisible();
+  await page.getByRole("button", { name: "A week later" }).click();
+  const before = await weeks.getByText("Session, 10:00").count();
+  await weeks
+    .getByRole("button", { name: /^Move the session of/ })
+    .first()
+    .click();
+  await expect.poll(() => weeks.getByText("Session, 10:00").count()).toBeLessThanOrEqual(before);
+
+  // words that judge are pointed out, and the plan is kept
+  await page.getByRole("textbox", { name: /To the client/ }).fill("Squats are bad for you");
+  await expect(page.getByText("this judges an exercise", { exact: false })).toBeVisible();
+  await page.getByRole("textbox", { name: /To the client/ }).fill("Take the rail on the first three");
+  await page.getByRole("button", { name: "Keep the plan" }).click();
+  await expect(page.getByRole("button", { name: "Kept", exact: true })).toBeVisible();
+  const [kept] = await sql<{ plan: { minutes: number; note: string; sequence: number } }>(
+    "select plan from training_plan order by created_at desc limit 1",
+  );
+  expect(kept?.plan).toMatchObject({ minutes: 30, note: "Take the rail on the first three", sequence: 0 });
+
+  // the sheet, and its two files
+  const address = page
+    .url()
+    .replace("/clients/", "/api/clients/")
+    .replace(/\/plan$/, "");
+  await page.getByRole("link", { name: "Home sheet" }).click();
+  await expect(page.getByRole("heading", { name: "At home" })).toBeVisible();
+  await expect(page.getByText("Take the rail on the first three")).toBeVisible();
+  await expectAccessible(page);
+  const pdf = await page.request.get(`${address}/sheet`);
+  expect([pdf.status(), pdf.headers()["content-type"], (await pdf.body()).subarray(0, 5).toString()]).toEqual([
+    200,
+    "application/pdf",
+    "%PDF-",
+  ]);
+  const calendar = await (await page.request.get(`${address}/calendar`)).text();
+  expect(calendar).toContain("BEGIN:VEVENT");
+  expect(calendar).toContain("SEQUENCE:0");
+});
+
+test("a bad back and a pregnancy have sessions with nothing in them that is closed, and the check says what it found", async ({
+  trainer: page,
+}) => {
+  for (const name of ["Ines Farrow", "Edda Quill"]) {
+    await openClient(page, name, "Plan");
+    const check = page.getByRole("region", { name: "Whole-session check" });
+    await expect(check).not.toContainText("Looking it through");
+    await expect(check).not.toContainText("Is closed today");
+    await expect(page.getByRole("list", { name: "Session" }).getByRole("listitem").first()).toBeVisible();
+  }
+});
