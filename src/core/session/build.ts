@@ -20,6 +20,8 @@ export interface SessionAsked {
   /** What is planned already: it is taken before anything new. */
   planned: readonly Place[];
   sessionNumber: number;
+  /** Joints whose measured range falls short: their drills come first. */
+  stiff?: readonly ("ankle" | "hip")[];
 }
 export interface BuiltSession {
   items: SessionItem[];
@@ -99,6 +101,12 @@ function filling(context: FitContext, codes: readonly string[]): Variation | nul
   return null;
 }
 
+/** A limited ankle or hip puts its drill first; where neither is, one for the hip. Source: handbook B2, 3. */
+function drillsFor(stiff: readonly ("ankle" | "hip")[]): string[][] {
+  const found = [...(stiff.includes("ankle") ? [["M13", "M04"]] : []), ...(stiff.includes("hip") ? [["M03", "M05"]] : [])];
+  return found.length > 0 ? found : [["M03", "M11"]];
+}
+
 /** The mainstream's session where no skeleton is named: warm-up, a drill, activation, each pattern, and an end. */
 function usualRows(context: FitContext, asked: SessionAsked): Variation[] {
   const planned = asked.planned.map(({ variationId }) => variationById(variationId));
@@ -114,7 +122,7 @@ function usualRows(context: FitContext, asked: SessionAsked): Variation[] {
   });
   const helpers = [
     ["E01", "E03", "E08"],
-    ["M03", "M11"],
+    ...drillsFor(asked.stiff ?? []),
     ["A06", "A05", "K05"],
     ["T08", "T03", "T01"],
     ["A10", "A18"],

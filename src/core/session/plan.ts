@@ -1,3 +1,4 @@
+import { adviceOf } from "../assess/advice";
 import { isBack } from "../limits/complaint";
 import type { Frequency } from "../catalogue/variation";
 import { type Day, dayAfter } from "../day";
@@ -66,6 +67,9 @@ export function usualAsked(record: ClientRecord): SessionAsked {
     ...weakLinkOf(record),
     planned: currentPlans(record).map(({ rung }) => ({ variationId: rung.variationId, setting: rung.setting })),
     sessionNumber: record.sessions.length,
+    stiff: adviceOf(record.findings, record.screen).flatMap(({ code }) =>
+      code === "ankle-causes-tuck" ? (["ankle"] as const) : code === "hip-causes-tuck" ? (["hip"] as const) : [],
+    ),
   };
 }
 /** The days where nobody laid any: the school's own frequency, on any day, for one block. */

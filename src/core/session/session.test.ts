@@ -108,6 +108,12 @@ describe("a session built", () => {
     expect(bike?.dose.tempo.riseS).toBe(120);
     for (const { dose } of sore.filter(({ part }) => part === "activation")) expect(dose.setCount).toBe(1);
   });
+  test("puts the drill of a limited ankle before everything that works", () => {
+    const { items } = buildSession(context, { ...ASKED, stiff: ["ankle"] });
+    const drill = items.findIndex(({ variationId }) => ["M13", "M04"].includes(variationById(variationId).code));
+    expect(drill).toBeGreaterThanOrEqual(0);
+    expect(items.slice(0, drill).every(({ part }) => part === "warm-up")).toBe(true);
+  });
   test("fills every named session for this client, its rows all in the catalogue", () => {
     for (const { id, stations } of SKELETONS) {
       for (const codes of stations) for (const code of codes) expect([id, code, variationByCode(code)?.code]).toEqual([id, code, code]);

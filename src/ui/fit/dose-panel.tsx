@@ -51,6 +51,7 @@ export function DoseWords(props: {
       <Ask title="Dose" isOpen={isOpen} onClose={() => setOpen(false)}>
         {purposes && (
           <Row $gap={6} role="group" aria-label="For" style={{ marginBottom: 10 }}>
+            <strong>For</strong>
             {PURPOSES.filter((purpose) => purpose !== "conditioning").map((purpose) => (
               <Button key={purpose} $tight onPress={() => onChange(purposes(purpose))}>
                 {purposeName(purpose)}
@@ -59,6 +60,7 @@ export function DoseWords(props: {
           </Row>
         )}
         <Row $gap={6} role="group" aria-label="Tempo" style={{ marginBottom: 10 }}>
+          <strong>Tempo</strong>
           {TEMPO_PRESETS.map((preset) => (
             <Button key={preset} $tight onPress={() => tempo(tempoFrom(preset, startsBy) ?? {})}>
               {preset}

@@ -79,6 +79,13 @@ export function AskedCard({ plan, today }: { plan: PlanState; today: Day }) {
             })}
           </Row>
         </div>
+        <NumberField
+          label="Rounds"
+          minValue={1}
+          maxValue={3}
+          value={draft.rounds}
+          onChange={(rounds) => Number.isFinite(rounds) && change({ rounds })}
+        />
         <TextField label="At" value={draft.at} onChange={(at) => change({ at })} />
         <NumberField
           label="For weeks"

@@ -20,6 +20,7 @@ const askedOf = (draft: Draft, first: SessionAsked): SessionAsked => ({
   weakSide: draft.weakSide,
   planned: first.planned,
   sessionNumber: first.sessionNumber,
+  ...(first.stiff ? { stiff: first.stiff } : {}),
 });
 /** A programme while it is changed: every change can be undone, and nothing leaves the page before it is kept. */
 export function usePlan(context: FitContext, first: Draft, asked: SessionAsked, doneDays: readonly Day[]) {

@@ -81,7 +81,7 @@ export function tempoText(dose: Pick<Dose, "tempo">, startsBy: Variation["starts
   const { lowerS, pauseS, riseS } = dose.tempo;
   if (pauseS >= HOLD_FROM_S) return `hold ${secondsText(pauseS)}`;
   const said = { lower: "down", pause: "still", rise: "up" } as const;
-  if (lowerS + pauseS === 0) return secondsText(riseS);
+  if (lowerS + pauseS === 0) return ""; // its minutes are its dose
   return phasesOf(dose, startsBy)
     .filter(({ lengthS }) => lengthS > 0)
     .map(({ phase, lengthS }) => `${lengthS} ${said[phase]}`)
