@@ -78,7 +78,7 @@ export const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as con
 
 /** "hold 30 s", "3 down, 1 still, 2 up" */
 export function tempoText(dose: Pick<Dose, "tempo">, startsBy: Variation["startsBy"]): string {
-  const { lowerS, pauseS, riseS } = dose.tempo;
+  const { lowerS, pauseS } = dose.tempo;
   if (pauseS >= HOLD_FROM_S) return `hold ${secondsText(pauseS)}`;
   const said = { lower: "down", pause: "still", rise: "up" } as const;
   if (lowerS + pauseS === 0) return ""; // its minutes are its dose
