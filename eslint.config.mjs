@@ -35,6 +35,8 @@ const CORE = [
   "dose",
   "floor",
   "progress",
+  "week",
+  "session",
   "record",
 ];
 const LAYERS = ["data", "ui", "app", "server", "actions", "workers", "schemas"];

@@ -2,10 +2,7 @@ import { variationById } from "../catalogue/catalogue";
 import type { Pattern } from "../catalogue/variation";
 import { type Day, mondayOf } from "../day";
 import type { Side } from "../mechanics/channels";
-import { plannedOf } from "../record/history";
-import type { ClientRecord } from "../record/record";
 import { sessionLoad } from "../standards/repetition";
-import { parametersOf, templateOf } from "../templates/form";
 
 /** One set as it was done. */
 export interface DoneSet {
@@ -63,18 +60,4 @@ export function loadNotices(daily: readonly number[], weeksBefore: readonly numb
     ...(usual > 0 && weekly / usual >= JUMP_NOTICED ? [{ code: "jump" as const, fraction: weekly / usual }] : []),
     ...(monotony !== null && monotony >= MONOTONY_NOTICED ? [{ code: "monotony" as const, value: monotony }] : []),
   ];
-}
-
-/** Sets of a record as they were done, each with the row and leg it was planned for. */
-export function doneSets(record: ClientRecord): DoneSet[] {
-  return record.sessions.flatMap(({ day, sets, items }) =>
-    sets.flatMap(({ itemId, repetitions }): DoneSet[] => {
-      const item = items.find(({ id }) => id === itemId);
-      const planned = item && plannedOf(record, item);
-      if (!planned) return [];
-      const row = variationById(planned.rung.variationId);
-      const isEven = templateOf(row).isEven(parametersOf(row));
-      return [{ day, variationId: row.id, side: isEven ? null : planned.rung.side, repetitions }];
-    }),
-  );
 }
