@@ -20,6 +20,18 @@ export interface Candidate extends Judgement {
   variationId: string;
   setting: Setting;
   opening: Opening | null;
+  /** Why it stands where it stands in a list; only where one was made. */
+  standing?: Standing;
+}
+/** What a row is ranked by, in this order, among those of the same state. */
+export interface Standing {
+  /** -1 was calm before; above nothing, how much further it goes than anything calm. */
+  novelty: number;
+  isNewLoad: boolean;
+  /** Use less the target; NaN where nothing was measured. */
+  fromTarget: number;
+  leadsToOwnDay: boolean;
+  kitCount: number;
 }
 
 /**
@@ -176,21 +188,28 @@ export function fitCatalogue(context: FitContext, variations: readonly Variation
     .map((variation) => {
       const candidate = fitVariation(context, variation, known);
       const { state, setting, tightest } = candidate;
-      const novelty = noveltyOf(variation);
-      const distance = tightest ? Math.round(Math.abs(tightest.head - context.targetUseFraction) * 20) : UNREAD_DISTANCE;
+      const standing: Standing = {
+        novelty: noveltyOf(variation),
+        isNewLoad: isNewLoad(context, variation, setting),
+        fromTarget: tightest ? tightest.head - context.targetUseFraction : NaN,
+        leadsToOwnDay: leadsToOwnDay(context, variation),
+        kitCount: variation.equipment.length,
+      };
+      const { novelty, fromTarget } = standing;
+      const distance = tightest ? Math.round(Math.abs(fromTarget) * 20) : UNREAD_DISTANCE;
       const isMeasured = state !== "not-measured";
       const rank = isMeasured
         ? [
             STATE_RANK[state],
             novelty,
-            Number(isNewLoad(context, variation, setting)),
+            Number(standing.isNewLoad),
             distance,
-            Number(!leadsToOwnDay(context, variation)),
-            variation.equipment.length,
+            Number(!standing.leadsToOwnDay),
+            standing.kitCount,
             -variation.ladderPlace,
           ]
         : [STATE_RANK[state], Number(isLoaded(setting)), novelty, variation.ladderPlace];
-      return { candidate, rank };
+      return { candidate: { ...candidate, standing }, rank };
     })
     .sort((a, b) => compared(a.rank, b.rank))
     .map(({ candidate }) => candidate);

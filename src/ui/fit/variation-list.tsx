@@ -17,7 +17,7 @@ import { Notice, Soft } from "../kit/layout";
 
 import { Why } from "../kit/why";
 import { groupName } from "../text/catalogue-text";
-import { fitReasonText, openingText, otherwiseText } from "../text/fit-text";
+import { fitReasonText, openingText, otherwiseText, standingText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
 import { percentRangeText } from "../text/quantity-text";
 import { color, font, media, size } from "../theme/tokens";
@@ -200,6 +200,7 @@ function Rows({
                 about={`${use ? percentRangeText(use.low, use.high) : ""} Why ${name} is ${state.replace("-", " ")}`}
               >
                 <Chain reasons={reasons} limits={limits} units={units} />
+                {state !== "closed" && candidate.standing && <p>{standingText(candidate.standing)}</p>}
               </Why>
             </Figures>
             {also.length > 0 && (

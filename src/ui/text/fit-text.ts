@@ -2,7 +2,7 @@ import { isMeasuredLimit } from "../../core/assess/range-limits";
 import type { UnitSystem } from "../../core/units";
 import { variationByCode } from "../../core/catalogue/catalogue";
 import type { FitReason } from "../../core/fit/judge";
-import type { Opening } from "../../core/fit/search";
+import type { Opening, Standing } from "../../core/fit/search";
 import { buildsAway } from "../../core/fit/stair";
 import type { Use } from "../../core/fit/use";
 import type { Limit } from "../../core/limits/limit";
@@ -122,6 +122,29 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
     default:
       return unreachable(reason);
   }
+}
+
+/** Why a row stands where it stands in the list, and what would move it up. */
+export function standingText({ novelty, isNewLoad, fromTarget, leadsToOwnDay, kitCount }: Standing): string {
+  const said = [
+    novelty < 0
+      ? "it was calm before"
+      : novelty === 0
+        ? "it goes no further than what was calm"
+        : "it goes further than anything that was calm",
+    ...(isNewLoad ? ["its load was never calm here"] : []),
+    ...(Number.isNaN(fromTarget)
+      ? []
+      : [
+          Math.abs(fromTarget) < 0.025
+            ? "its use is at the target"
+            : `its use is ${percentText(Math.abs(fromTarget))} ${fromTarget > 0 ? "over" : "under"} the target`,
+        ]),
+    ...(leadsToOwnDay ? ["the client's own day asks it"] : []),
+    kitCount === 0 ? "it needs nothing set up" : `it needs ${kitCount} ${kitCount === 1 ? "thing" : "things"} set up`,
+  ];
+  const up = novelty > 0 ? " One calm morning after it moves it up." : isNewLoad ? " Less load moves it up." : "";
+  return `Its place in the list: ${said.join("; ")}.${up}`;
 }
 
 /** "about four builds away" */

@@ -16,7 +16,7 @@ import { TRAITS } from "../../core/templates/template";
 import { agoText, ageOn, dayText } from "./day-text";
 import { channelName, demandText, poseWarningText, quantityName, typicalText } from "./channel-text";
 import { decisionReasonText, moveText, warningText } from "./decision-text";
-import { buildsText, fitReasonText, openingText, otherwiseText, poseFailureText } from "./fit-text";
+import { buildsText, fitReasonText, openingText, otherwiseText, poseFailureText, standingText } from "./fit-text";
 import { issueText } from "./issue-text";
 import { changeText, leverName, leverPhrase, leverValueText, settingText } from "./lever-text";
 import { limitRuleText, limitText } from "./limit-text";
@@ -120,7 +120,7 @@ test("every reason and opening of a real fit is a sentence", () => {
     contextWith({ ceilings: [] }),
     contextWith({ complaints: [complaint({ site: "back-bend", side: "both" })], careful: ["back"] }),
   ])
-    for (const { reasons, opening } of fitCatalogue(context, CATALOGUE)) {
+    for (const { reasons, opening, standing } of fitCatalogue(context, CATALOGUE)) {
       reasons.forEach((reason) => {
         codes.add(reason.code);
         isPlain(fitReasonText(reason, limits));
@@ -132,8 +132,16 @@ test("every reason and opening of a real fit is a sentence", () => {
           );
       });
       if (opening) isPlain(openingText(opening, limits, "metric"));
+      if (standing) isPlain(standingText(standing));
     }
   expect(codes.size).toBeGreaterThan(8);
+});
+test("why a row stands where it stands names what it was ranked by, and what would move it up", () => {
+  const at = { novelty: 0, isNewLoad: false, fromTarget: -0.1, leadsToOwnDay: true, kitCount: 0 };
+  expect(standingText(at)).toContain("10% under the target; the client's own day asks it; it needs nothing set up");
+  expect(standingText({ ...at, novelty: -1 })).toContain("it was calm before");
+  expect(standingText({ ...at, novelty: 2 })).toContain("One calm morning after it moves it up");
+  expect(standingText({ ...at, isNewLoad: true })).toContain("Less load moves it up");
 });
 test("how far away something is, is said in builds", () => {
   expect([1.01, 1.08, 1.2, 1.37].map(buildsText)).toEqual([
