@@ -164,13 +164,18 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    for (const station of ["Screen", "Assess", "Limits", "Fit", "Floor", "Morning", "Review"] as const) {
-      await openClient(page, "Ansel Birk", station);
+    await openClient(page, "Ansel Birk", "Fit");
+    const client = page.url().replace(/\/fit$/, "");
+    const pages = ["screen", "assess", "limits", "fit", "plan", "floor", "morning", "review", "school", "home-kit"].map(
+      (station) => `${client}/${station}`,
+    );
+    for (const station of [...pages, "/equipment", "/catalogue"]) {
+      await page.goto(station);
       await page.waitForLoadState("networkidle");
       const overhang = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect([station, width, overhang <= 1]).toEqual([station, width, true]);
     }
-    await page.goto(page.url().replace(/review$/, "model?show=band-squat"));
+    await page.goto(`${client}/model?show=band-squat`);
     await page.waitForLoadState("networkidle");
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(1);
   }

@@ -38,7 +38,7 @@ test("a hinge, a bridge, a step and a helper are fitted, kept beside the squat, 
     if (typeof row === "string") {
       await find.fill(row);
       await page
-        .getByRole("button", { name: new RegExp(`^${row}`) })
+        .getByRole("row", { name: new RegExp(`^${row}`) })
         .first()
         .click();
       await find.fill("");

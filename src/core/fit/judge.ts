@@ -2,7 +2,7 @@ import { type Equipment, onHand } from "../catalogue/equipment";
 import { ruledAs, traitsOfRow } from "../catalogue/traits";
 import type { Tags, Variation } from "../catalogue/variation";
 import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, type NumberChannelId } from "../mechanics/channels";
-import { CHANNELS_OF_SITE, type Complaint, isBack, SPEAKS_FOR, type Site } from "../limits/complaint";
+import { type Complaint, SPEAKS_FOR, type Site } from "../limits/complaint";
 import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
 import { oncePer } from "../once";
@@ -12,6 +12,7 @@ import { templateOf } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
 import { assembledFor } from "./assemble";
+import { asksLittle, leavesAlone, rankOf, rankOn } from "./by-tags";
 import type { FitContext } from "./context";
 import { tightest, type Use, usesOf } from "./use";
 
@@ -89,26 +90,6 @@ function limitReasons(
   });
 }
 
-/** What a row outside the model leaves alone by its own tags; where they do not say so, a limit on it is not read. */
-function leavesAlone({ pattern, tags, trains }: Variation, channel: LimitChannelId | "bellyRoom"): boolean {
-  const { knee, back, isForPregnancy = false } = tags;
-  switch (channel) {
-    case "kneeFlexion":
-    case "shankLean":
-      return knee === 0 && !trains["knee-range"];
-    case "hipFlexion":
-    case "trunkLean":
-      return back === 0 && !trains["hip-range"];
-    case "spineLoad":
-      return back === 0;
-    case "bellyRoom":
-      return isForPregnancy || (pattern === "helper" && back <= TRIAL_UP_TO_RANK && !trains["hip-range"]);
-    case "handWeight":
-    case "legWeight":
-      return false;
-  }
-}
-
 /** A bound holds for the high end of what a channel may come to, on the side it names, the rear leg like the front. */
 function overLimit(
   { id: limitId, side, owner }: Limit,
@@ -117,7 +98,8 @@ function overLimit(
   asked: Extract<Asked, { ok: true }>,
 ): FitReason[] {
   // a drill goes to the end of the client's own range and stops there; what a person said has to be asked
-  if (asked.isUnmodelled) return owner.kind === "measure" || leavesAlone(variation, channel) ? [] : [{ code: "limit-unread", limitId }];
+  if (asked.isUnmodelled)
+    return owner.kind === "measure" || leavesAlone(variation, channel, most) ? [] : [{ code: "limit-unread", limitId }];
   const bound = asked.demands.filter((d) => d.channel === channel && (side === "both" || d.side === "both" || d.side === side));
   const worst = bound.toSorted((a, b) => b.high - a.high)[0];
   if (!worst || worst.high <= most + SLACK) return [];
@@ -202,24 +184,6 @@ function unmeasured(
       })),
   ];
 }
-/** More of a complaint's joint than this, by the row's tag, and a trial alone does not choose. */
-const TRIAL_UP_TO_RANK = 1;
-/** What a row's tags say of a complaint's joint. There is none for the hip: the more one leg carries, the more it asks. */
-function rankOf({ knee, back, legs, position }: Tags, site: Site): number {
-  if (site === "knee" || site === "kneecap") return knee;
-  if (isBack(site)) return back;
-  if (site === "hip") return position !== "standing" ? 0 : legs === "two" ? 1 : 2;
-  return 0;
-}
-/** The same by the channel that a ceiling is on. */
-function rankOn(tags: Tags, channel: CeilingChannelId): number {
-  const site = (Object.keys(CHANNELS_OF_SITE) as Site[]).find((each) => CHANNELS_OF_SITE[each].includes(channel));
-  return site ? rankOf(tags, site) : Infinity;
-}
-const asksLittle = (complaints: readonly Complaint[], tags: Tags): boolean =>
-  Math.max(tags.knee, tags.back, tags.balance) <= TRIAL_UP_TO_RANK &&
-  complaints.every(({ site }) => rankOf(tags, site) <= TRIAL_UP_TO_RANK);
-
 /** Where the model is silent the handbook's ladder and a trial dose choose: what was calm, what follows it, what asks little. */
 function outsideTheModel({ complaints, calmRows, limits, today }: FitContext, { id, code, easier, tags }: Variation): FitReason {
   if (calmRows.includes(id)) return { code: "calm-before" };
