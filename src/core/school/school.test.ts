@@ -100,7 +100,9 @@ describe("cues by school", () => {
     expect(told("mainstream", "low-step-up")).toEqual(expect.arrayContaining(["Big toe, little toe, heel: all three down"]));
     expect(told("gentle", "low-step-up")[0]).toBe("Push through the heel");
     expect(told("knee-forward", "low-step-up")).toContain("Let the knee travel forward");
-    expect(told("knee-forward", "low-step-up").some((cue) => /^lean/i.test(cue))).toBe(false);
+    const leaning = (preset: PresetId): boolean => told(preset, "step-up-rail").some((cue) => cue.startsWith("Lean a little, weight"));
+    expect(variationById("step-up-rail").cues.some((cue) => cue.startsWith("Lean a little, weight"))).toBe(true);
+    expect(leaning("knee-forward")).toBe(false); // its school has the knee travel instead
   });
   test("name rows and positions that there are, and every row keeps a cue", () => {
     for (const { axisId, positionId, codes } of SCHOOL_CUES) {
