@@ -93,3 +93,15 @@ test("a bad back and a pregnancy have sessions with nothing in them that is clos
     await expect(page.getByRole("list", { name: "Session" }).getByRole("listitem").first()).toBeVisible();
   }
 });
+
+test("the sheet and the calendar are read by nobody else", async ({ trainer: page, browser }) => {
+  const [client] = await sql<{ id: string }>("select client_id as id from client_revision where name = 'Ansel Birk'");
+  const files = ["sheet", "calendar"].map((kind) => `/api/clients/${client?.id}/${kind}`);
+  const stranger = await browser.newContext();
+  for (const file of files) expect((await stranger.request.get(new URL(file, page.url()).toString())).status()).toBe(401);
+  await stranger.close();
+  for (const file of files) {
+    expect((await page.request.get(file.replace(client?.id ?? "", "0f0e0d0c-0b0a-4909-8807-060504030201"))).status()).toBe(404);
+    expect((await page.request.get(file.replace(client?.id ?? "", "nobody"))).status()).toBe(404);
+  }
+});

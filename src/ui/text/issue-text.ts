@@ -42,6 +42,15 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   repetitions: "Repetitions",
   value: "The value",
   factor: "Of today's ceiling",
+  at: "The hour, said as 17:30,",
+  minutes: "Minutes",
+  weeks: "Weeks",
+  rounds: "Rounds",
+  weekdays: "A day of the week",
+  improvement: "The improvement",
+  format: "What the file says it is",
+  version: "Its version",
+  rows: "The rows",
 };
 
 /** A problem with an input, in the trainer's words. */

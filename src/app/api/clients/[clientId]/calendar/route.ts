@@ -1,8 +1,7 @@
 import { variationById } from "../../../../../core/catalogue/catalogue";
 import { sessionS } from "../../../../../core/session/session";
-import { readStudio } from "../../../../../data/orm";
-import { loadRecord } from "../../../../../data/repos/record.repo";
 import { calendarFile } from "../../../../../formats/calendar";
+import { requireRecord } from "../../../../../server/record";
 import { signedIn } from "../../../../../server/session";
 
 interface Context {
@@ -14,9 +13,9 @@ export async function GET(_: Request, { params }: Context): Promise<Response> {
   const by = await signedIn();
   if (!by) return new Response(null, { status: 401 });
   const { clientId } = await params;
-  const record = await readStudio(by.scope.studioId, (em) => loadRecord(by.scope, em, clientId));
-  const plan = record?.trainingPlan;
-  if (!record || !plan) return new Response(null, { status: 404 });
+  const record = await requireRecord(clientId);
+  const plan = record.trainingPlan;
+  if (!plan) return new Response(null, { status: 404 });
   const minutes = Math.ceil(sessionS(plan.items, plan.rounds) / 60);
   const note = plan.items.map(({ variationId }) => variationById(variationId).name).join("\n");
   const text = calendarFile({

@@ -1,5 +1,4 @@
-import { readStudio } from "../../../../../data/orm";
-import { loadRecord } from "../../../../../data/repos/record.repo";
+import { requireRecord } from "../../../../../server/record";
 import { signedIn } from "../../../../../server/session";
 import { homeSheet } from "../../../../../ui/plan/home-sheet";
 import { sheetPdf } from "../../../../../ui/plan/sheet-pdf";
@@ -13,8 +12,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   const by = await signedIn();
   if (!by) return new Response(null, { status: 401 });
   const { clientId } = await params;
-  const record = await readStudio(by.scope.studioId, (em) => loadRecord(by.scope, em, clientId));
-  const sheet = record && homeSheet(record, by.today, by.unitSystem);
+  const record = await requireRecord(clientId);
+  const sheet = homeSheet(record, by.today, by.unitSystem);
   if (!sheet) return new Response(null, { status: 404 });
   const isLarge = new URL(request.url).searchParams.get("print") === "large";
   const bytes = await sheetPdf({ title: "At home", ...sheet, isLarge });
