@@ -179,3 +179,18 @@ test("of rows that ask about the same, what the client's own day asks comes firs
   const seats = (ids: readonly string[]): number => ids.slice(0, 8).filter((id) => variationById(id).parameters["depth"] === "seat").length;
   expect(seats(order(["seat"]))).toBeGreaterThan(seats(order([])));
 });
+
+test("in a pattern that nobody did yet two legs come before one, and what was calm on one leg opens the way to one", () => {
+  const first = (calmRows: readonly string[]) =>
+    fitCatalogue(
+      contextWith({ calmRows }),
+      CATALOGUE.filter(({ pattern }) => pattern === "bridge"),
+    )
+      .filter(({ state }) => state === "open")
+      .map(({ variationId }) => variationById(variationId).tags.legs);
+  const fresh = first([]);
+  expect(fresh[0]).toBe("two");
+  expect(fresh.indexOf("one")).toBeGreaterThan(fresh.lastIndexOf("two"));
+  const led = first(["single-leg-bridge"]);
+  expect(led.slice(1).indexOf("one")).toBeLessThan(fresh.indexOf("one"));
+});

@@ -1,7 +1,7 @@
 import { variationById } from "../catalogue/catalogue";
 import { traitsOfRow } from "../catalogue/traits";
 import type { Equipment } from "../catalogue/equipment";
-import type { Variation } from "../catalogue/variation";
+import type { Pattern, Variation } from "../catalogue/variation";
 import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
 import type { FitContext } from "./context";
@@ -171,9 +171,18 @@ function noveltyIn({ calmRows }: FitContext): (variation: Variation) => number {
   const known = calmRows.map((id) => variationById(id).tags);
   const most = (of: "knee" | "back" | "balance"): number => Math.max(USUAL_RANK, ...known.map((tags) => tags[of]));
   const [knee, back, balance] = [most("knee"), most("back"), most("balance")];
-  return ({ id, tags }) =>
-    calmRows.includes(id) ? CONTINUES : Math.max(0, tags.knee - knee) + Math.max(0, tags.back - back) + Math.max(0, tags.balance - balance);
+  const calmLegs = (pattern: Pattern): number =>
+    Math.max(0, ...calmRows.map(variationById).flatMap((row) => (row.pattern === pattern ? [ON_LEGS[row.tags.legs]] : [])));
+  return ({ id, pattern, tags }) =>
+    calmRows.includes(id)
+      ? CONTINUES
+      : Math.max(0, tags.knee - knee) +
+        Math.max(0, tags.back - back) +
+        Math.max(0, tags.balance - balance) +
+        (pattern === "helper" ? 0 : Math.max(0, ON_LEGS[tags.legs] - calmLegs(pattern)));
 }
+/** How much one leg bears alone: two legs come before one in a pattern that nobody did yet. */
+const ON_LEGS: Readonly<Record<Variation["tags"]["legs"], number>> = { two: 0, any: 0, split: 1, one: 2 };
 /** In twentieths of the ceiling: further from the target than any use. */
 const UNREAD_DISTANCE = 40;
 
