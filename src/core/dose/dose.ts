@@ -8,6 +8,9 @@ export const DOSE_LIMITS = {
   restS: { min: 0, max: 300 },
 } as const;
 
+/** A pause of this long is a hold, and goes by its own figures. */
+export const HOLD_FROM_S = 5;
+
 /** Seconds one repetition takes: lower, pause, rise. */
 export const repetitionS = ({ tempo }: Pick<Dose, "tempo">): number => tempo.lowerS + tempo.pauseS + tempo.riseS;
 

@@ -1,5 +1,5 @@
 import { LOAD_WINDOW } from "../standards/repetition";
-import { lbFromKg } from "../units";
+import { inFromM, lbFromKg } from "../units";
 
 /** Goal loads as a share of body weight. Source: handbook D4, 75 to 77. */
 export const GOAL_SHARES = { "steep-squat": 0.25, "knee-forward-step": 0.5, "full-squat": 1 } as const;
@@ -57,7 +57,7 @@ export function tradeLb(kg: number): number {
   return lb < 10 ? Math.round(lb) : Math.round(lb / 5) * 5;
 }
 /** Inches as the trade says them, to the half. */
-export const tradeIn = (m: number): number => Math.round((m / 0.0254) * 2) / 2;
+export const tradeIn = (m: number): number => Math.round(inFromM(m) * 2) / 2;
 
 /** Protein a day, grams, on request alone. Source: handbook D7, 0.8 g a pound. Refused where a clinician decides it. */
 export function proteinG(

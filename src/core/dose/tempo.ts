@@ -1,4 +1,5 @@
 import type { Dose, Variation } from "../catalogue/variation";
+import { repetitionS } from "./dose";
 
 type Tempo = Dose["tempo"];
 
@@ -19,8 +20,7 @@ export function tempoFrom(said: string, startsBy: Variation["startsBy"]): Tempo 
   return startsBy === "lower" ? { lowerS: firstS, pauseS, riseS: lastS } : { riseS: firstS, pauseS, lowerS: lastS };
 }
 
-const repetitionS = ({ lowerS, pauseS, riseS }: Tempo): number => lowerS + pauseS + riseS;
 /** Seconds under tension of one set: 5-3-1 five times is 45. */
-export const tensionS = (tempo: Tempo, repetitions: number): number => repetitions * repetitionS(tempo);
+export const tensionS = (tempo: Tempo, repetitions: number): number => repetitions * repetitionS({ tempo });
 /** A timed set as repetitions, whole ones only, and back. */
-export const repetitionsIn = (tempo: Tempo, setS: number): number => Math.floor(setS / Math.max(1, repetitionS(tempo)) + 1e-9);
+export const repetitionsIn = (tempo: Tempo, setS: number): number => Math.floor(setS / Math.max(1, repetitionS({ tempo })) + 1e-9);

@@ -1,6 +1,5 @@
 import type { Body } from "../body/body";
 import { otherSide, type Side } from "../mechanics/channels";
-import { kgfFromN } from "../units";
 
 /** What the trade works out in the head at the client's side. Kilograms as a scale under foot or in hand reads them. */
 
@@ -30,15 +29,3 @@ export const poleHand = (workingSide: Side): Side => otherSide(workingSide);
 
 /** A bench as high as the knee, for a thrust or a rear foot. Source: handbook C. */
 export const benchAtKneeM = ({ ankleHeightM, shankM }: Body): number => ankleHeightM + shankM;
-
-/** Bands of one place, the lightest first; what a resisting one begins with, and a supporting one. Source: handbook C. */
-export function firstBand<B extends { pullKg?: number }>(bands: readonly B[], use: "resists" | "supports"): B | undefined {
-  const weighed = bands.filter(({ pullKg }) => pullKg !== undefined).toSorted((a, b) => (a.pullKg ?? 0) - (b.pullKg ?? 0));
-  return use === "resists" ? weighed[0] : weighed.at(-1);
-}
-
-/** Share of the weight on the front foot from what two scales and the hands carry; null where nobody stands there. */
-export function frontFractionFrom({ frontKg, rearKg, handsN }: { frontKg: number; rearKg: number; handsN: number }): number | null {
-  const totalKg = frontKg + rearKg + kgfFromN(handsN);
-  return totalKg > 0 ? (frontKg + kgfFromN(handsN)) / totalKg : null;
-}

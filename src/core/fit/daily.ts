@@ -10,6 +10,11 @@ export interface DailyTask {
   kind: "seat" | "step";
   heightM: number;
 }
+/** The row and the lever a height of the own day is trained by. */
+export const OWN_DAY = {
+  seat: { pattern: "squat", rowId: "plain-chair-sit-to-stand", lever: "seatHeightM" },
+  step: { pattern: "step", rowId: "vertical-step-up", lever: "stepHeightM" },
+} as const;
 export const DAILY_LIMITS = { seat: { min: 0.2, max: 0.8 }, step: { min: 0.03, max: 0.45 } } as const;
 
 /** Hands free: a seat by the share of the rise, a step over how hard the lower foot may push. */

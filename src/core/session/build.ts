@@ -1,6 +1,7 @@
 import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
 import { groupOf } from "../catalogue/rows/row";
 import type { Variation } from "../catalogue/variation";
+import { HOLD_FROM_S } from "../dose/dose";
 import { type Purpose, proposedDose } from "../dose/purpose";
 import { sideDoses, type SideRule } from "../dose/sides";
 import type { FitContext, Place } from "../fit/context";
@@ -51,8 +52,6 @@ export function partOf(row: Variation): Part {
 const ACTIVATING = ["H04", "H03"];
 const FINISHING = ["A10", "A11", "A12", "A18"];
 
-/** A pause of this long is a hold, and goes by its own figures. */
-const HOLD_FROM_S = 5;
 /** Minutes of warm-up, shorter where friction flares a replaced knee. Source: handbook B2, 2. */
 const WARM_UP_S = { usual: 240, short: 120 };
 const orderOf = (context: FitContext): SessionOrder =>

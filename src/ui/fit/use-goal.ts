@@ -3,7 +3,7 @@ import type { UnitSystem } from "../../core/units";
 import { useEffect, useMemo, useState } from "react";
 import { variationById, variationsOf } from "../../core/catalogue/catalogue";
 import type { FitContext, Place } from "../../core/fit/context";
-import { type DailyTask, type DailyUse, dailyUses } from "../../core/fit/daily";
+import { type DailyTask, type DailyUse, dailyUses, OWN_DAY } from "../../core/fit/daily";
 import type { Route } from "../../core/fit/stair";
 import { rangeOf, startSetting } from "../../core/templates/form";
 import type { Setting } from "../../core/templates/lever";
@@ -11,11 +11,6 @@ import { lengthText } from "../text/quantity-text";
 import { askWorker } from "./fit-worker";
 
 const NEXT = "next";
-/** By which row, and which of its levers, a height of the client's own day is met. */
-const OWN_DAY = {
-  seat: { pattern: "squat", rowId: "plain-chair-sit-to-stand", lever: "seatHeightM" },
-  step: { pattern: "step", rowId: "vertical-step-up", lever: "stepHeightM" },
-} as const;
 
 export interface Goal {
   options: { id: string; label: string }[];

@@ -95,7 +95,7 @@ function MinutesBar({ plan }: { plan: PlanState }) {
             style={{
               flex: itemS(item, items[i - 1]),
               background: item.part === "main" ? color.marine : color.marineSoft,
-              color: item.part === "main" ? color.paper : color.paper,
+              color: color.paper,
             }}
           >
             {variationById(item.variationId).name}

@@ -1,5 +1,5 @@
 "use client";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import type { Day } from "../../core/day";
 import type { FitContext } from "../../core/fit/context";
 import type { SessionAsked } from "../../core/session/build";
@@ -70,23 +70,19 @@ export function usePlan(context: FitContext, first: Draft, asked: SessionAsked, 
     setSaid("");
     change({ laid: answer.laid });
   };
-  return useMemo(
-    () => ({
-      draft,
-      change,
-      build,
-      move,
-      lay: (part: Partial<Draft>, from: Day) => change({ ...part, laid: laidFrom({ ...draft, ...part }, context.school, doneDays, from) }),
-      undo: () => setHistory((all) => (all.length > 1 ? all.slice(0, -1) : all)),
-      canUndo: history.length > 1,
-      isBuilding,
-      isFailed,
-      dropped,
-      scan,
-      said,
-    }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- build and move close over the draft named here
-    [draft, history.length, isBuilding, isFailed, dropped, scan, said],
-  );
+  return {
+    draft,
+    change,
+    build,
+    move,
+    lay: (part: Partial<Draft>, from: Day) => change({ ...part, laid: laidFrom({ ...draft, ...part }, context.school, doneDays, from) }),
+    undo: () => setHistory((all) => (all.length > 1 ? all.slice(0, -1) : all)),
+    canUndo: history.length > 1,
+    isBuilding,
+    isFailed,
+    dropped,
+    scan,
+    said,
+  };
 }
 export type PlanState = ReturnType<typeof usePlan>;

@@ -1,5 +1,5 @@
 import type { Dose, Frequency, Variation } from "../../core/catalogue/variation";
-import { phasesOf } from "../../core/dose/dose";
+import { HOLD_FROM_S, phasesOf } from "../../core/dose/dose";
 import type { Purpose } from "../../core/dose/purpose";
 import { unreachable } from "../../core/reasons";
 import type { Scanned } from "../../core/session/scan";
@@ -100,8 +100,6 @@ export function itemDoseText({ dose, sides }: Pick<SessionItem, "dose" | "sides"
       : `${setCount} × ${count} holds of ${secondsText(tempo.pauseS)}`;
   return `${setCount} × ${count}`;
 }
-/** A pause of this long is a hold. */
-const HOLD_FROM_S = 5;
 
 export function dayRefusalText(refusal: DayRefusal): string {
   switch (refusal.code) {

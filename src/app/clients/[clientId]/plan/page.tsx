@@ -2,14 +2,14 @@ import Link from "next/link";
 import { retestsOf } from "../../../../core/assess/finding";
 import { conditionIds } from "../../../../core/assess/pick";
 import { variationById } from "../../../../core/catalogue/catalogue";
+import { OWN_DAY } from "../../../../core/fit/daily";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import type { ClientRecord } from "../../../../core/record/record";
 import { buildSession } from "../../../../core/session/build";
 import { laidFrom } from "../../../../core/session/plan";
-import { trainedDays, usualAsked, usualWeek } from "../../../../core/record/programme";
+import { doneSets, trainedDays, usualAsked, usualWeek } from "../../../../core/record/programme";
 import { rangeOf } from "../../../../core/templates/form";
 import type { Subject } from "../../../../core/templates/template";
-import { doneSets } from "../../../../core/record/programme";
 import { weekTotals } from "../../../../core/week/totals";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
@@ -21,10 +21,6 @@ interface Props {
   params: Promise<{ clientId: string }>;
 }
 
-const OWN_DAY = {
-  seat: { pattern: "squat", rowId: "plain-chair-sit-to-stand", lever: "seatHeightM" },
-  step: { pattern: "step", rowId: "vertical-step-up", lever: "stepHeightM" },
-} as const;
 /** The hardest height of the client's own day that a planned rung leads to. */
 function goalOf(record: ClientRecord, subject: Subject): GoalAsked | null {
   const plans = currentPlans(record);
