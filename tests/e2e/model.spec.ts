@@ -33,7 +33,7 @@ test("every kind of set-up is drawn and asked, by mouse and by keyboard", async 
   await pick(page, "Kind", "Bridge and thrust");
   await expect(asked(page, "Lying on the back")).toContainText("40 s");
   await expectAccessible(page);
-  const grip = page.getByRole("slider", { name: "Short of straight on the figure" });
+  const grip = page.getByRole("slider", { name: "Hips left bent on the figure" });
   await grip.focus();
   const before = await grip.getAttribute("aria-valuenow");
   await page.keyboard.press("ArrowUp");

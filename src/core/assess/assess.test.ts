@@ -165,6 +165,18 @@ describe("measured ranges", () => {
     expect(limits.map((limit) => isTelling(limit, [...limits, surgeon]))).toEqual([false, false, true]);
     expect(isTelling(surgeon, [...limits, surgeon])).toBe(true);
   });
+  test("say what a person said once, not once more by rule", () => {
+    const said: Limit = {
+      ...(rangeLimits(bends)[1] as Limit),
+      id: "m",
+      rule: { kind: "never", what: "lying" },
+      owner: { kind: "clinician", name: "M" },
+    };
+    const byRule: Limit = { ...said, id: "r", owner: { kind: "rule", name: "R" } };
+    const other: Limit = { ...byRule, id: "o", rule: { kind: "never", what: "impact" } };
+    expect([said, byRule, other].map((limit) => isTelling(limit, [said, byRule, other]))).toEqual([true, false, true]);
+    expect(isTelling(byRule, [byRule, { ...said, side: said.side === "left" ? "right" : "left" }])).toBe(true);
+  });
 });
 
 describe("a replaced knee", () => {

@@ -77,9 +77,15 @@ export function isMeasuredSo(findings: readonly Finding[], gate: MeasureGate, si
 
 /** Below these a measured bend is short enough to be kept in view. Ours. */
 const TELLING_BELOW: Readonly<Partial<Record<LimitChannelId, number>>> = { kneeFlexion: 120, hipFlexion: 110 };
-/** Whether a measured range is worth a place beside what people have said: short, and not covered by something stricter. */
+/**
+ * Whether a limit is worth a place in view: a measured range where it is short and not covered by something stricter, a
+ * rule where no person has said the same.
+ */
 export function isTelling(limit: Limit, inForce: readonly Limit[]): boolean {
   const { rule, side } = limit;
+  const saysTheSame = ({ owner, rule: other, side: on }: Limit): boolean =>
+    other.kind === "never" && rule.kind === "never" && other.what === rule.what && on === side && owner.kind !== "rule";
+  if (limit.owner.kind === "rule" && inForce.some(saysTheSame)) return false;
   if (!isMeasuredLimit(limit) || rule.kind !== "most") return true;
   const isStricter = ({ id, rule: other, side: on }: Limit): boolean =>
     id !== limit.id && other.kind === "most" && other.channel === rule.channel && (on === side || on === "both") && other.most <= rule.most;

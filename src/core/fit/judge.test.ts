@@ -6,7 +6,7 @@ import { STRESS_PER_MOMENT_AT_90 } from "../mechanics/kneecap";
 import { startSetting } from "../templates/form";
 import type { Setting } from "../templates/lever";
 import { calmCeilings, complaint, contextWith, kneeLimit, limit, SUBJECT } from "./fit.fixture";
-import { judge } from "./judge";
+import { glance, judge } from "./judge";
 import { tightest, usesOf } from "./use";
 
 const raised = variationById("raised-sit-to-stand");
@@ -267,19 +267,20 @@ test("a taller body at the same seat bends further, and its judgement follows", 
 });
 
 describe("room for the belly", () => {
-  const room = (leastDeg: number, reading: "range" | "headline" = "range") =>
-    judge(contextWith({ limits: [limit({ kind: "room", leastDeg }, { side: "both" })] }), raised, even(0.6), reading);
+  const room = (leastDeg: number, reading: typeof glance = judge) =>
+    reading(contextWith({ limits: [limit({ kind: "room", leastDeg }, { side: "both" })] }), raised, even(0.6));
   const has = judge(contextWith(), raised, even(0.6)).demands.find(({ channel }) => channel === "bellyRoom")?.low ?? NaN;
   test("must not fall short, along the movement, in a search as in a full reading", () => {
     expect(has).toBeGreaterThan(60);
-    for (const reading of ["range", "headline"] as const) {
-      expect(room(has + 1, reading).reasons[0]).toEqual({
+    expect(room(has + 1)).toMatchObject({ state: "closed" });
+    for (const reading of [judge, glance]) {
+      expect(room(has + 1, reading).closing[0]).toEqual({
         code: "room-short",
         limitId: "surgeon",
         valueDeg: expect.closeTo(has, 0) as number,
         leastDeg: has + 1,
       });
-      expect(room(has + 1, reading)).toMatchObject({ state: "closed", blocked: true });
+      expect(room(has + 1, reading).blocked).toBe(true);
       expect(room(has - 1, reading).blocked).toBe(false);
     }
     expect(room(has).blocked).toBe(false);
@@ -337,6 +338,7 @@ describe("a pose that cannot be", () => {
       state: "closed",
       blocked: true,
       isPossible: false,
+      closing: [{ code: "pose-impossible", reason: "hip-height-unreachable" }],
       reasons: [{ code: "pose-impossible", reason: "hip-height-unreachable" }],
       demands: [],
       uses: [],
@@ -437,10 +439,10 @@ test("a load that is no counterweight is none, and a lying body cannot fall over
 });
 
 test("a search reads the headline alone, and only what may close", () => {
-  const { demands } = judge(contextWith(), raised, { seatHeightM: 0.6 }, "headline");
+  const { demands } = glance(contextWith(), raised, { seatHeightM: 0.6 });
   const whole = judge(contextWith(), raised, { seatHeightM: 0.6 }).demands;
   expect(demands.length).toBeLessThan(whole.length);
-  const held = judge(contextWith(), pole, { seatHeightM: 0.6, handForceN: 98.1, shareFraction: 0.5 }, "headline").demands.find(
+  const held = glance(contextWith(), pole, { seatHeightM: 0.6, handForceN: 98.1, shareFraction: 0.5 }).demands.find(
     ({ channel }) => channel === "kneeMoment",
   );
   expect(held?.low).toBe(held?.high);

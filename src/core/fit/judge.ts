@@ -7,7 +7,7 @@ import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit"
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
 import { oncePer } from "../once";
 import { leftOutBy } from "../school/school";
-import { ask, type Asked, WHOLE } from "../templates/ask";
+import { ask, type Asked, HEADLINE, WHOLE, type Wanted } from "../templates/ask";
 import { templateOf } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
@@ -48,16 +48,20 @@ export type FitReason =
  */
 export type CandidateState = "open" | "try" | "not-measured" | "closed";
 
-/** A variation in one set-up, judged for one client on one day. */
-export interface Judgement {
-  state: CandidateState;
+/** What a set-up asks and what closes it whatever was measured: all that a search along a lever needs. */
+export interface Glance {
   /** No such pose, or a hard limit forbids it: no ceiling and no reason given can open it. */
   blocked: boolean;
   isPossible: boolean;
-  reasons: readonly [FitReason, ...FitReason[]];
+  closing: readonly FitReason[];
   demands: Demand[];
-  uses: Use[];
   tightest: Use | null;
+}
+/** A variation in one set-up, judged for one client on one day. */
+export interface Judgement extends Glance {
+  state: CandidateState;
+  reasons: readonly [FitReason, ...FitReason[]];
+  uses: Use[];
 }
 
 const SLACK = 1e-6;
@@ -66,7 +70,7 @@ function limitReasons(
   { limits, today, subject }: FitContext,
   variation: Variation,
   asked: Extract<Asked, { ok: true }>,
-  traits: readonly Trait[],
+  traitsOfIt: () => readonly Trait[],
 ): FitReason[] {
   return bindingLimits(limits, today).flatMap((limit): FitReason[] => {
     const { rule, id: limitId } = limit;
@@ -79,7 +83,7 @@ function limitReasons(
         return room.low >= rule.leastDeg - SLACK ? [] : [{ code: "room-short", limitId, valueDeg: room.low, leastDeg: rule.leastDeg }];
       }
       case "never":
-        return traits.includes(rule.what) ? [{ code: "never", limitId, what: rule.what }] : [];
+        return traitsOfIt().includes(rule.what) ? [{ code: "never", limitId, what: rule.what }] : [];
       case "rows": {
         const isOthers = variation.tags.legs === "one" && limit.side !== "both" && limit.side !== subject.leadSide;
         return rule.codes.includes(ruledAs(variation)) && !isOthers ? [{ code: "not-for", limitId, instead: rule.instead }] : [];
@@ -120,7 +124,7 @@ function railReasons({ careful, ownRange }: FitContext, { template }: Variation,
   const reasons: FitReason[] = [];
   for (const channel of RAIL_CHANNELS) {
     const most = railOf(template, channel, ownRange);
-    const value = Math.max(...demands.filter((demand) => demand.channel === channel).map(({ head }) => head));
+    const value = demands.reduce((worst, demand) => (demand.channel === channel ? Math.max(worst, demand.head) : worst), -Infinity);
     if (value > most + SLACK) reasons.push({ code: "guard-rail", channel, value, most });
   }
   const back = demands.find(({ channel }) => channel === "lowBackCompression")?.high ?? 0;
@@ -231,9 +235,6 @@ const channelsThatClose = oncePer(({ ceilings, limits }: FitContext): NumberChan
   return [...new Set<NumberChannelId>([...ceilings.map(({ channel }) => channel), ...limited, ...RAIL_CHANNELS, ...LOAD_CHANNELS])];
 });
 
-/** Everything with its range; or only what can close, with its range or without: what a list and a search need. */
-type Reading = "whole" | "range" | "headline";
-
 /** What a row says of itself on one client's day, whatever its levers. */
 const ofRow = oncePer((context: FitContext) =>
   oncePer((variation: Variation) => {
@@ -251,21 +252,12 @@ const ofRow = oncePer((context: FitContext) =>
   }),
 );
 
-/**
- * Where a set-up stands for this client today, with every reason. Limits and reach close outright, along the whole
- * movement and over its whole range; guard rails and missing equipment close what is proposed; ceilings by where the
- * range lies; and what nobody measured is never open.
- */
-export function judge(context: FitContext, variation: Variation, setting: Setting, reading: Reading = "whole"): Judgement {
-  const wanted = reading === "whole" ? WHOLE : { channels: channelsThatClose(context), range: reading === "range", along: true };
+/** One set-up read: what it asks, and what closes it whatever was measured. */
+function read(context: FitContext, variation: Variation, setting: Setting, wanted: Wanted) {
   const asked = ask(context.subject, variation, setting, wanted);
-  if (!asked.ok) {
-    const reasons: [FitReason] = [{ code: "pose-impossible", reason: asked.reason }];
-    return { state: "closed", blocked: true, isPossible: false, reasons, demands: [], uses: [], tightest: null };
-  }
-  const { uses, unread } = usesOf(asked.demands, context.ceilings, templateOf(variation).kind);
+  if (!asked.ok) return asked;
   const row = ofRow(context)(variation);
-  const limited = limitReasons(context, variation, asked, traitsOf(asked, variation, row.traits));
+  const limited = limitReasons(context, variation, asked, () => traitsOf(asked, variation, row.traits));
   const forbidden = limited.filter(({ code }) => code !== "limit-unread");
   const closing: FitReason[] = [
     ...forbidden,
@@ -275,6 +267,36 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
     ...row.missing,
     ...unassembled(context, variation, setting),
   ];
+  const { uses, unread } = usesOf(asked.demands, context.ceilings, templateOf(variation).kind);
+  const glanced: Glance = {
+    blocked: forbidden.length > 0 || variation.isRetired === true || variation.isKeptOut === true,
+    isPossible: true,
+    closing,
+    demands: asked.demands,
+    tightest: tightest(uses),
+  };
+  return { ok: true as const, asked, glanced, limited, uses, unread, standIns: row.standIns };
+}
+function impossible(reason: string) {
+  const reasons: readonly [FitReason] = [{ code: "pose-impossible", reason }];
+  return { blocked: true, isPossible: false, closing: reasons, reasons, demands: [], tightest: null };
+}
+
+/** What can close a set-up, at its headline: what a search asks, many times over. */
+export function glance(context: FitContext, variation: Variation, setting: Setting): Glance {
+  const found = read(context, variation, setting, { channels: channelsThatClose(context), ...HEADLINE });
+  return found.ok ? found.glanced : impossible(found.reason);
+}
+
+/**
+ * Where a set-up stands for this client today, with every reason. Limits and reach close outright, along the whole
+ * movement and over its whole range; guard rails and missing equipment close what is proposed; ceilings by where the
+ * range lies; and what nobody measured is never open. A list reads only the channels that can close.
+ */
+export function judge(context: FitContext, variation: Variation, setting: Setting, channels: "all" | "closing" = "all"): Judgement {
+  const found = read(context, variation, setting, channels === "all" ? WHOLE : { channels: channelsThatClose(context), ...WHOLE });
+  if (!found.ok) return { ...impossible(found.reason), state: "closed", uses: [] };
+  const { asked, glanced, limited, uses, unread } = found;
   const byCeiling = ceilingReason(uses);
   const open: FitReason[] = [
     ...(byCeiling?.code === "over-ceiling" ? [byCeiling] : []),
@@ -282,16 +304,8 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
     ...unmeasured(context, variation, uses, unread, asked),
     ...(byCeiling && byCeiling.code !== "over-ceiling" ? [byCeiling] : []),
   ];
-  const reasons = [...closing, ...open, ...row.standIns, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
-  return {
-    state: stateOf(reasons[0]),
-    blocked: forbidden.length > 0 || variation.isRetired === true || variation.isKeptOut === true,
-    isPossible: true,
-    reasons,
-    demands: asked.demands,
-    uses,
-    tightest: tightest(uses),
-  };
+  const reasons = [...glanced.closing, ...open, ...found.standIns, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
+  return { ...glanced, state: stateOf(reasons[0]), reasons, uses };
 }
 
 function stateOf({ code }: FitReason): CandidateState {

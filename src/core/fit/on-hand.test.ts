@@ -105,7 +105,7 @@ describe("within", () => {
   });
   test("past a guard rail is not within, whatever the use", () => {
     const deep = judge(contextWith({ ownRange: {} }), variationById("two-leg-hinge"), { trunkLeanDeg: 20, kneeFlexionDeg: 15, loadKg: 0 });
-    const railed = { ...deep, reasons: [{ code: "guard-rail", channel: "hipFlexion", value: 130, most: 125 }] as typeof deep.reasons };
+    const railed = { ...deep, closing: [{ code: "guard-rail", channel: "hipFlexion", value: 130, most: 125 }] as typeof deep.reasons };
     expect(isWithin(deep, 99)).toBe(true);
     expect(isWithin(railed, 99)).toBe(false);
   });

@@ -4,7 +4,7 @@ import { harderOf, type Setting, withLever } from "../templates/lever";
 import { oncePer } from "../once";
 import { assembledFor, type Holds } from "./assemble";
 import type { FitContext, Kit } from "./context";
-import type { Judgement } from "./judge";
+import type { Glance } from "./judge";
 
 /** Floating steps drift; a seat of 0.5800000001 m is not a seat. */
 const roundTo = (value: number, increment: number): number => Math.round(Math.round(value / increment) * increment * 1e9) / 1e9;
@@ -51,9 +51,9 @@ export function snapSetting({ subject, kit }: Pick<FitContext, "subject" | "kit"
 }
 
 /** Whether a set-up is inside every limit and rail, and its headline use at most `useFraction`. */
-export const isWithin = ({ blocked, reasons, tightest }: Judgement, useFraction: number): boolean =>
+export const isWithin = ({ blocked, closing, tightest }: Glance, useFraction: number): boolean =>
   !blocked &&
-  !reasons.some(({ code }) => code === "guard-rail" || code === "counterweight") &&
+  !closing.some(({ code }) => code === "guard-rail" || code === "counterweight") &&
   (tightest === null || tightest.head <= useFraction);
 
 /** How many of the first values hold, for a test that is true up to some place and false from there on. */

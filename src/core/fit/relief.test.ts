@@ -11,7 +11,7 @@ const HERE = { variationId: "box-squat-pole", setting: { seatHeightM: 0.66, hand
 describe("the same relief another way", () => {
   const context = contextWith();
   const { ways, targetUseFraction } = waysOff(context, HERE);
-  const now = judge(context, variationById(HERE.variationId), HERE.setting, "range");
+  const now = judge(context, variationById(HERE.variationId), HERE.setting, "closing");
   const watched = watchedOf(now);
 
   test("lists what the handbook takes weight off with, each at a setting that asks no more, as near as the kit allows", () => {

@@ -5,7 +5,7 @@ import { rangeOf, startSetting } from "../templates/form";
 import { type LeverId, type Setting, withLever } from "../templates/lever";
 import { seatAtKneeM } from "../templates/seat";
 import type { FitContext, Place } from "./context";
-import { judge, type Judgement } from "./judge";
+import { glance, judge, type Judgement } from "./judge";
 import { snapSetting, valuesOn } from "./on-hand";
 import { askedOn, type Watched, watchedOf } from "./tread";
 
@@ -77,7 +77,7 @@ function solvedFor(context: FitContext, row: Variation, setting: Setting, lever:
   if (!range) return null;
   const tried = valuesOn(context, row, range).flatMap((value) => {
     const at = withLever(setting, lever, value);
-    const demand = askedOn(judge(context, row, at, "headline"), watched);
+    const demand = askedOn(glance(context, row, at), watched);
     return Number.isNaN(demand) ? [] : [{ setting: at, demand }];
   });
   const under = tried.filter(({ demand }) => demand <= most * (1 + 1e-9));
@@ -93,7 +93,7 @@ function solvedFor(context: FitContext, row: Variation, setting: Setting, lever:
  */
 export function waysOff(context: FitContext, here: Place): Reliefs {
   const row = variationById(here.variationId);
-  const now = judge(context, row, here.setting, "range");
+  const now = judge(context, row, here.setting, "closing");
   const watched = watchedOf(now);
   const kneeDeg = askedOn(now, { channel: "kneeFlexion", side: context.subject.leadSide });
   const { tightest } = now;
@@ -114,7 +114,7 @@ export function waysOff(context: FitContext, here: Place): Reliefs {
       {
         id,
         place: { variationId: way.id, setting },
-        judgement: judge(context, way, setting, "range"),
+        judgement: judge(context, way, setting, "closing"),
         ratio: solved ? solved.demand / most : NaN,
         isMet: solved !== null && solved.demand <= most * (1 + 1e-9),
         isInRoom: onHand(way.equipment, context.kit.equipment).missing.length === 0,

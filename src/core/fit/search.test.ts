@@ -3,7 +3,7 @@ import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogu
 import { type OwnRange, rangeOf } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
 import { calmCeilings, complaint, contextWith, kneeLimit, limit, SUBJECT } from "./fit.fixture";
-import { judge } from "./judge";
+import { glance } from "./judge";
 import { isWithin, snapSetting, valuesOn } from "./on-hand";
 import { fitCatalogue, fitVariation, leverCeilings, shownOnce } from "./search";
 
@@ -11,7 +11,7 @@ const context = contextWith();
 const found = (of: ReturnType<typeof contextWith>, id: string) => fitCatalogue(of, CATALOGUE).find((each) => each.variationId === id);
 
 function easiest(id: string, setting: Setting, range: OwnRange) {
-  const at = (value: number) => judge(context, variationById(id), withLever(setting, range.lever, value), "headline");
+  const at = (value: number) => glance(context, variationById(id), withLever(setting, range.lever, value));
   const values = valuesOn(context, variationById(id), range);
   return values.find((value) => isWithin(at(value), Infinity)) ?? values.find((value) => at(value).isPossible);
 }
@@ -38,7 +38,7 @@ describe("a fit", () => {
       if (!range) continue;
       const candidate = fitVariation(limited, variation);
       const start = snapSetting(limited, variation, candidate.setting);
-      const at = (value: number) => judge(limited, variation, withLever(start, range.lever, value), "headline");
+      const at = (value: number) => glance(limited, variation, withLever(start, range.lever, value));
       const deepest = valuesOn(limited, variation, range)
         .filter((value) => isWithin(at(value), 0.7))
         .at(-1);
@@ -162,8 +162,7 @@ test("a limit never lets a fitted set-up past it", () => {
 test("each lever is told where it would meet the ceiling", () => {
   const setting = { seatHeightM: 0.64, handForceN: 58.86 };
   const [seat] = leverCeilings(context, variationById("box-squat-pole"), setting);
-  const use = (seatHeightM: number) =>
-    judge(context, variationById("box-squat-pole"), { ...setting, seatHeightM }, "headline").tightest?.head;
+  const use = (seatHeightM: number) => glance(context, variationById("box-squat-pole"), { ...setting, seatHeightM }).tightest?.head;
   expect(use(seat ?? NaN)).toBeLessThanOrEqual(1);
   expect(use((seat ?? NaN) - 0.01)).toBeGreaterThan(1);
 });

@@ -5,7 +5,7 @@ import type { Pattern, Variation } from "../catalogue/variation";
 import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
 import type { FitContext } from "./context";
-import { type CandidateState, type FitReason, judge, type Judgement } from "./judge";
+import { type CandidateState, type FitReason, type Glance, glance, judge, type Judgement } from "./judge";
 import { countHolding, isWithin, snapSetting, valuesOn } from "./on-hand";
 
 /** What would open a closed variation. */
@@ -34,19 +34,38 @@ export interface Standing {
   kitCount: number;
 }
 
+/** One row for one client, each set-up of it read once: a second target comes by where the first was looked for. */
+interface Row {
+  context: FitContext;
+  variation: Variation;
+  glanceAt: (setting: Setting) => Glance;
+}
+function rowOf(context: FitContext, variation: Variation): Row {
+  const known = new Map<string, Glance>();
+  const glanceAt = (setting: Setting): Glance => {
+    const key = variation.levers.map(({ lever }) => setting[lever]).join(" ");
+    const found = known.get(key) ?? glance(context, variation, setting);
+    known.set(key, found);
+    return found;
+  };
+  return { context, variation, glanceAt };
+}
+
 /**
  * The hardest value of one lever that stays within `useFraction` of the tightest ceiling and inside every limit and
  * rail. Asks for a handful of poses: demand rises along a lever's hard direction. Null when no value does.
  */
-export function hardestWithin(
+export const hardestWithin = (
   context: FitContext,
   variation: Variation,
   setting: Setting,
   range: OwnRange,
   useFraction: number,
-): number | null {
+): number | null => hardestOf(rowOf(context, variation), setting, range, useFraction);
+
+function hardestOf({ context, variation, glanceAt }: Row, setting: Setting, range: OwnRange, useFraction: number): number | null {
   const values = allowedOn(context, variation, range);
-  const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
+  const at = (value: number): Glance => glanceAt(withLever(setting, range.lever, value));
   return values[countHolding(values, (value) => isWithin(at(value), useFraction)) - 1] ?? null;
 }
 
@@ -69,14 +88,15 @@ const solvedLevers = (variation: Variation): LeverId[] => {
  * Settings nearest to the target use: depth is moved alone first; where even its easiest end asks too much, more hand
  * and then less load are tried at that end.
  */
-function solveSetting(context: FitContext, variation: Variation, start: Setting, useFraction: number): { setting: Setting; met: boolean } {
+function solveSetting(row: Row, start: Setting, useFraction: number): { setting: Setting; met: boolean } {
+  const { context, variation } = row;
   let setting = start;
   for (const lever of solvedLevers(variation)) {
     const range = rangeOf(context.subject, variation, lever);
     if (!range) continue;
-    const solved = hardestWithin(context, variation, setting, range, useFraction);
+    const solved = hardestOf(row, setting, range, useFraction);
     if (solved !== null) return { setting: withLever(setting, lever, humbly(context, variation, setting, range, solved)), met: true };
-    setting = withLever(setting, lever, easiestPossible(context, variation, setting, range));
+    setting = withLever(setting, lever, easiestPossible(row, setting, range));
   }
   return { setting, met: false };
 }
@@ -89,24 +109,24 @@ function humbly(context: FitContext, variation: Variation, setting: Setting, ran
 }
 
 /** The easiest value that keeps inside limits and rails; where none does, the easiest that can be done at all. */
-function easiestPossible(context: FitContext, variation: Variation, setting: Setting, range: OwnRange): number {
+function easiestPossible({ context, variation, glanceAt }: Row, setting: Setting, range: OwnRange): number {
   const values = valuesOn(context, variation, range);
-  const at = (value: number): Judgement => judge(context, variation, withLever(setting, range.lever, value), "headline");
+  const at = (value: number): Glance => glanceAt(withLever(setting, range.lever, value));
   const first = values.findIndex((value) => at(value).isPossible);
   const [easiest] = values.slice(first);
   if (first < 0 || easiest === undefined) return values[0] ?? range.start;
-  const { blocked, reasons } = at(easiest);
-  if (blocked || !reasons.some(({ code }) => code === "guard-rail" || code === "counterweight")) return easiest; // no value leads out of a limit
+  const { blocked, closing } = at(easiest);
+  if (blocked || !closing.some(({ code }) => code === "guard-rail" || code === "counterweight")) return easiest; // no value leads out of a limit
   return values.slice(first).find((value) => isWithin(at(value), Infinity)) ?? easiest;
 }
 
-function openingOf(context: FitContext, variation: Variation, judgement: Judgement, start: Setting): Opening | null {
+function openingOf(row: Row, judgement: Judgement, start: Setting): Opening | null {
   if (judgement.state !== "closed") return null;
   const [reason] = judgement.reasons;
   if (reason.code === "equipment-missing") return { kind: "equipment", missing: reason.equipment };
   if (reason.code === "not-assembled") return { kind: "equipment", missing: [] };
   if (reason.code === "never" || reason.code === "not-for") return { kind: "limit-ends", limitId: reason.limitId };
-  const { setting, met } = solveSetting(context, variation, start, 1);
+  const { setting, met } = solveSetting(row, start, 1);
   if (met) {
     const changed = Object.entries(setting).filter(([lever, value]) => value !== start[lever as LeverId]);
     return { kind: "settings", levers: Object.fromEntries(changed) };
@@ -116,13 +136,14 @@ function openingOf(context: FitContext, variation: Variation, judgement: Judgeme
 }
 
 /** Where nothing has been measured there is nothing to solve: the easy end of what moves, no load, hands where the row has them. */
-function easiestSetting(context: FitContext, variation: Variation, start: Setting): Setting {
+function easiestSetting(row: Row, start: Setting): Setting {
+  const { context, variation, glanceAt } = row;
   let setting = start;
   for (const lever of solvedLevers(variation)) {
     const range = rangeOf(context.subject, variation, lever);
     if (!range || LEVERS[lever].kind === "support") continue;
     if (LEVERS[lever].kind === "load") setting = withLever(setting, lever, valuesOn(context, variation, range)[0] ?? range.min);
-    else if (judge(context, variation, setting, "headline").blocked) setting = solveSetting(context, variation, setting, Infinity).setting;
+    else if (glanceAt(setting).blocked) setting = solveSetting(row, setting, Infinity).setting;
   }
   return setting;
 }
@@ -145,17 +166,16 @@ function closesWhole(reason: FitReason, variation: Variation): boolean {
 export function fitVariation(context: FitContext, variation: Variation, known: Setting = {}): Candidate {
   const own = Object.fromEntries(Object.entries(known).filter(([lever]) => variation.levers.some((row) => row.lever === lever)));
   const start = snapSetting(context, variation, { ...startSetting(context.subject, variation), ...own });
+  const row = rowOf(context, variation);
   const at = (setting: Setting): Candidate => {
-    const judgement = judge(context, variation, setting, "range");
-    return { ...judgement, variationId: variation.id, setting, opening: openingOf(context, variation, judgement, start) };
+    const judgement = judge(context, variation, setting, "closing");
+    return { ...judgement, variationId: variation.id, setting, opening: openingOf(row, judgement, start) };
   };
   if (variation.template === "no-model") return at(start);
-  const atStart = judge(context, variation, start, "headline");
-  if (atStart.reasons.some((reason) => closesWhole(reason, variation))) return at(start);
+  const atStart = row.glanceAt(start);
+  if (atStart.closing.some((reason) => closesWhole(reason, variation))) return at(start);
   const isMeasured = atStart.tightest !== null;
-  return at(
-    isMeasured ? solveSetting(context, variation, start, context.targetUseFraction).setting : easiestSetting(context, variation, start),
-  );
+  return at(isMeasured ? solveSetting(row, start, context.targetUseFraction).setting : easiestSetting(row, start));
 }
 
 const STATE_RANK: Record<CandidateState, number> = { open: 0, try: 1, "not-measured": 2, closed: 3 };

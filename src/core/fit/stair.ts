@@ -10,7 +10,7 @@ import {
   byLevers,
   byVariation,
   footAt,
-  judgePlace,
+  glanceAt,
   placeWith,
   rangeAt,
   type Tread,
@@ -66,7 +66,7 @@ interface Way {
   watched: Watched | null;
   order: readonly LeverKind[];
 }
-const asked = ({ context, watched }: Way, place: Place): number => askedOn(judgePlace(context, place, "headline"), watched);
+const asked = ({ context, watched }: Way, place: Place): number => askedOn(glanceAt(context, place), watched);
 
 /** Rungs of the ladder from one variation to another, easiest first; straight there where the ladder has no way. */
 function ladder(fromId: string, goalId: string): string[] {
@@ -152,7 +152,7 @@ function entrance(way: Way, variation: Variation, share: Setting, goal: Setting,
     const most = goal[range.lever];
     const values = valuesOn(way.context, variation, range).filter((value) => most === undefined || !isHarder(range.lever, value, most));
     const fits = (value: number): boolean => {
-      const judgement = judgePlace(way.context, { variationId: variation.id, setting: withLever(setting, range.lever, value) }, "headline");
+      const judgement = glanceAt(way.context, { variationId: variation.id, setting: withLever(setting, range.lever, value) });
       return !judgement.isPossible || askedOn(judgement, way.watched) <= wanted; // a seat out of reach is only too high
     };
     const last = values[countHolding(values, fits) - 1];

@@ -12,7 +12,7 @@ import {
   type Change,
   changesBetween,
   footAt,
-  judgePlace,
+  glanceAt,
   type LeverChange,
   placeWith,
   rangeAt,
@@ -50,7 +50,7 @@ function buildBy(context: FitContext, below: Tread, lever: LeverId, watched: Wat
   let [found, riser]: [number | null, number] = [null, 0];
   for (const to of path(context, below, lever, "build")) {
     if (Math.abs(to - now) > MOST_FELT * context.kit.felt[lever] + 1e-9 && found !== null) break;
-    const judgement = judgePlace(context, placeWith(below, { lever, to }), "headline");
+    const judgement = glanceAt(context, placeWith(below, { lever, to }));
     if (!isPossible(judgement)) break;
     const next = askedOn(judgement, watched) / before - 1;
     if (!(next > 1e-9)) {
@@ -73,7 +73,7 @@ function withGivenBack(context: FitContext, below: Tread, step: Tread, watched: 
     if (LEVERS[lever].kind !== "range") continue;
     for (const to of path(context, below, lever, "ease")) {
       const place = placeWith(placeWith(below, taken), { lever, to });
-      const riser = askedOn(judgePlace(context, place, "headline"), watched) / askedOn(below.judgement, watched) - 1;
+      const riser = askedOn(glanceAt(context, place), watched) / askedOn(below.judgement, watched) - 1;
       if (!(riser <= context.school.largestRiserFraction)) continue;
       const given: LeverChange = { lever, from: below.setting[lever] ?? NaN, to };
       return treadAfter(context, below, place, byLevers(taken, given), watched);
@@ -123,7 +123,7 @@ function easeBy(context: FitContext, above: Tread, lever: LeverId, watched: Watc
   for (const [i, to] of way.entries()) {
     const isEnd = i === way.length - 1;
     if (isFelt && Math.abs(to - now) < context.kit.felt[lever] - 1e-9 && !isEnd) continue;
-    const judgement = judgePlace(context, placeWith(above, { lever, to }), "headline");
+    const judgement = glanceAt(context, placeWith(above, { lever, to }));
     if (!isPossible(judgement)) return null;
     const riser = askedOn(judgement, watched) / before - 1;
     if (riser > 1e-9) return null; // this lever works the other way here

@@ -5,7 +5,7 @@ import { postureTrust } from "../mechanics/posture";
 import { rangeOf } from "../templates/form";
 import { type LeverId, type Setting, withLever } from "../templates/lever";
 import { type FitContext, type Place, SAME_BETWEEN_FRACTION } from "./context";
-import { judge, type Judgement } from "./judge";
+import { type Glance, glance, judge, type Judgement } from "./judge";
 
 export interface LeverChange {
   lever: LeverId;
@@ -47,15 +47,17 @@ export function watchesOf({ tightest, demands }: Judgement): Watched[] {
   return [first, most, hip].flatMap((each) => (each ? [{ channel: each.channel, side: each.side }] : []));
 }
 export const watchedOf = (judgement: Judgement): Watched | null => watchesOf(judgement)[0] ?? null;
-export const askedOn = ({ demands }: Judgement, watched: Watched | null): number =>
+export const askedOn = ({ demands }: Pick<Glance, "demands">, watched: Watched | null): number =>
   demands.find((demand) => demand.channel === watched?.channel && demand.side === watched.side)?.head ?? NaN;
 
 export const placeWith = ({ variationId, setting }: Place, { lever, to }: { lever: LeverId; to: number }): Place => ({
   variationId,
   setting: withLever(setting, lever, to),
 });
-export const judgePlace = (context: FitContext, { variationId, setting }: Place, reading: "range" | "headline" = "range"): Judgement =>
-  judge(context, variationById(variationId), setting, reading);
+export const judgePlace = (context: FitContext, { variationId, setting }: Place): Judgement =>
+  judge(context, variationById(variationId), setting, "closing");
+export const glanceAt = (context: FitContext, { variationId, setting }: Place): Glance =>
+  glance(context, variationById(variationId), setting);
 
 /** The foot of a stair: a place as it stands. */
 export const footAt = (context: FitContext, place: Place): Tread => ({

@@ -52,7 +52,7 @@ function conflictsOf(context: FitContext, row: Variation, item: SessionItem): Sc
       (each === "impact" && never.includes("impact")) ||
       (each === "belly" && never.includes("face-down")),
   );
-  const isClosed = judge(context, row, item.setting, "range").state === "closed";
+  const isClosed = judge(context, row, item.setting, "closing").state === "closed";
   return [...about, ...(isClosed ? (["closed"] as const) : [])];
 }
 
@@ -82,7 +82,7 @@ export function scan(context: FitContext, items: readonly SessionItem[]): Scan {
   for (const item of items) {
     const row = variationById(item.variationId);
     for (const about of traitsAbout(row)) counts[about] = (counts[about] ?? 0) + 1;
-    const spine = judge(context, row, item.setting, "range").demands.find(({ channel }) => channel === "lowBackCompression");
+    const spine = judge(context, row, item.setting, "closing").demands.find(({ channel }) => channel === "lowBackCompression");
     mostSpineN = Math.max(mostSpineN, spine?.high ?? 0);
     for (const about of conflictsOf(context, row, item)) findings.push({ about, itemId: item.id, swapTo: swapFor(context, row, about) });
   }

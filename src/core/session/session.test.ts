@@ -87,7 +87,7 @@ describe("a session built", () => {
       expect(items.length).toBeGreaterThan(2);
       expect(sessionS(items)).toBeLessThanOrEqual(minutes * 60);
       for (const each of items)
-        expect([each.id, judge(context, variationById(each.variationId), each.setting, "range").state]).not.toContain("closed");
+        expect([each.id, judge(context, variationById(each.variationId), each.setting, "closing").state]).not.toContain("closed");
     }
   });
   test("takes what is planned as it stands, the weak side first by the school's rule", () => {

@@ -23,7 +23,7 @@ export function sheetFor(home: FitContext, items: readonly SessionItem[]): { ite
   const leftOut: SessionItem[] = [];
   const found = items.flatMap((item): SheetItem[] => {
     const row = variationById(item.variationId);
-    const asIs = judge(home, row, item.setting, "range");
+    const asIs = judge(home, row, item.setting, "closing");
     const needsKit = asIs.reasons.some(({ code }) => code === "equipment-missing" || code === "not-assembled");
     const options = needsKit ? [row, ...row.easier.map(variationById)] : [];
     const other = options

@@ -14,6 +14,7 @@ import {
   trustUnder,
 } from "../mechanics/channels";
 import type { Depth } from "../mechanics/standing.types";
+import { oncePer } from "../once";
 import { type Form, parametersOf, templateOf, valuesOf } from "./form";
 import { toKnee } from "./hands";
 import type { Setting } from "./lever";
@@ -107,6 +108,12 @@ const READS_OF = Object.fromEntries(
   Object.entries(CHANNELS_OF).map(([kind, channels]) => [kind, channels.map(readOf)]),
 ) as unknown as Readonly<Record<TemplateKind, readonly Read[]>>;
 
+/** A search asks for the same few channels of many set-ups. */
+const readsAmong = oncePer((wanted: readonly NumberChannelId[]): typeof READS_OF => {
+  const among = (kind: TemplateKind): readonly Read[] => READS_OF[kind].filter(({ channel }) => wanted.includes(channel));
+  return Object.fromEntries((Object.keys(READS_OF) as TemplateKind[]).map((kind) => [kind, among(kind)])) as unknown as typeof READS_OF;
+});
+
 /** Whatever a channel's worst is so far: the most, or for room the least. NaN is nothing yet. */
 const worse = ({ isLeast }: Read, a: number, b: number): number =>
   Number.isNaN(a) ? b : Number.isNaN(b) ? a : isLeast ? Math.min(a, b) : Math.max(a, b);
@@ -133,8 +140,7 @@ export function ask(subject: Subject, form: Form, setting: Setting, wanted: Want
   const [parameters, values] = [parametersOf(form), valuesOf(subject, form, setting)];
   const traits = template.traits(parameters, values);
   const setUpAt = template.set(subject, parameters, values);
-  const here = READS_OF[template.kind];
-  const reads = wanted.channels ? here.filter(({ channel }) => wanted.channels?.includes(channel)) : here;
+  const reads = wanted.channels ? readsAmong(wanted.channels)[template.kind] : READS_OF[template.kind];
   const samples = wanted.along ? template.samples : AT_THE_END;
 
   const worst: Worst[] = [];
@@ -190,10 +196,14 @@ function demandsOf(
   trust: Trust | PartTrust,
 ): Demand[] {
   const demands: Demand[] = [];
-  reads.forEach((read, c) => {
+  for (let c = 0; c < reads.length; c++) {
+    const read = reads[c]!;
     const { channel, isSided } = read;
+    const sure = trustUnder(channel, trust);
     for (const leg of isSided ? BOTH_LEGS : ONE_FOR_BOTH) {
-      let [low, head, high] = [NaN, NaN, NaN];
+      let low = NaN;
+      let head = NaN;
+      let high = NaN;
       for (const way of worst) {
         const value = way[leg][c]!;
         if (Number.isNaN(value)) continue;
@@ -204,10 +214,9 @@ function demandsOf(
       if (Number.isNaN(head)) continue;
       const side = !isSided ? "both" : leg === "lead" ? leadSide : otherSide(leadSide);
       const refused = refusalOf(channel, kneeDeg[leg]);
-      const sure = trustUnder(channel, trust);
       demands.push({ channel, side, low, head, high, trust: refused ? leastTrust(sure, "C") : sure, ...(refused ? { refused } : {}) });
     }
-  });
+  }
   return demands;
 }
 

@@ -30,7 +30,7 @@ export async function keepTrainingPlan(
   for (const { variationId, setting } of plan.items) {
     const row = variationById(variationId);
     if (!isInCatalogue(variationId)) return refuse({ code: "retired" });
-    if (judge(context, row, setting, "range").blocked) return refuse({ code: "plan-forbidden", name: row.name });
+    if (judge(context, row, setting, "closing").blocked) return refuse({ code: "plan-forbidden", name: row.name });
   }
   const doneDays = trainedDays(record);
   const rules = rulesOf(plan, schoolIn(record), doneDays);

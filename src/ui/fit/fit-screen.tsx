@@ -42,7 +42,7 @@ import { WaysOff } from "./ways-off";
 const FigureCard = styled.section`
   display: flex;
   flex-direction: column;
-  height: clamp(476px, calc(100dvh - 286px), 760px); /* what the limits bar and the stair leave of the screen */
+  height: clamp(420px, calc(100dvh - 320px), 760px); /* what two lines of limits and the stair leave of the screen */
   overflow: hidden;
   border: 1px solid ${color.fogDeep};
   border-radius: 4px;

@@ -35,9 +35,7 @@ const Alarm = styled(Link)`
   font-weight: 700;
 `;
 const List = styled.ul`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
+  display: contents; /* one flow with the words before and after it: no line is lost to them */
 `;
 const Right = styled.span`
   margin-left: auto;

@@ -13,7 +13,7 @@ const NAMES: Readonly<Record<LeverId, readonly [name: string, inSentence: string
   stepHeightM: ["Step height", "step"],
   handleHeightM: ["Handle height", "handle"],
   trunkLeanDeg: ["Trunk forward", "trunk"],
-  hipFlexionDeg: ["Short of straight", "hips short by"],
+  hipFlexionDeg: ["Hips left bent", "hips left bent"],
   legRaiseDeg: ["Leg above level", "leg up"],
   heelRaiseDeg: ["Heels raised", "heels up"],
   bodyLeanDeg: ["Lean back", "lean"],
