@@ -7,7 +7,7 @@ import { repetitionsIn, tempoFrom, tensionS } from "../src/core/dose/tempo";
 import type { Issue } from "../src/core/reasons";
 import { schoolOf } from "../src/core/school/school";
 import { buildSession } from "../src/core/session/build";
-import { itemS, kitChanges, missingFrom, sessionS } from "../src/core/session/session";
+import { kitChanges, lengthsS, missingFrom, sessionS } from "../src/core/session/session";
 import { scan } from "../src/core/session/scan";
 import { calendarFile, type CalendarAsked } from "../src/formats/calendar";
 import { fadePlan, forecast, kneeForwardStepDone } from "../src/core/week/forecast";
@@ -70,8 +70,9 @@ export function runSession({
     planned,
     sessionNumber,
   });
+  const lengths = lengthsS(items);
   return {
-    items: items.map((item, i) => ({ code: variationById(item.variationId).code, ...item, lengthS: itemS(item, items[i - 1]) })),
+    items: items.map((item, i) => ({ code: variationById(item.variationId).code, ...item, lengthS: lengths[i] })),
     lengthS: sessionS(items, rounds),
     rounds,
     kitChanges: kitChanges(items),

@@ -106,6 +106,13 @@ export const TrainingPlanRow = defineEntity({
   properties: { ...scoped, clientId: p.uuid(), plan: p.json<TrainingPlan>() },
 });
 
+/** A private link to a client's calendar; none where its hash is missing. The latest counts. */
+export const CalendarLinkRow = defineEntity({
+  name: "CalendarLinkRow",
+  tableName: "calendar_link",
+  properties: { ...scoped, clientId: p.uuid(), tokenHash: p.string().nullable() },
+});
+
 /** A row of the studio's own, whole, each time it is changed; the latest of its id counts. */
 export const OwnRowRow = defineEntity({
   name: "OwnRowRow",
@@ -275,6 +282,7 @@ export const AuditRow = defineEntity({
 
 export const clientEntities = [
   TrainingPlanRow,
+  CalendarLinkRow,
   OwnRowRow,
   StudioRow,
   MemberRow,

@@ -1,3 +1,4 @@
+import type { ClientRecord } from "../core/record/record";
 import { type EntityManager, type MikroORM } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import { variationById } from "../core/catalogue/catalogue";
@@ -106,4 +107,11 @@ export async function openTestSession(
   const itemId = record?.sessions.at(-1)?.items[0]?.id;
   if (!itemId) throw new Error("no item");
   return { sessionId: opened.sessionId, itemId };
+}
+
+/** A client's record as the pages read it. */
+export async function recordOf(orm: MikroORM, { scope, clientId }: TestStudio, sessionCount?: number): Promise<ClientRecord> {
+  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId, sessionCount));
+  if (!record) throw new Error("no record");
+  return record;
 }

@@ -53,6 +53,7 @@ const bodies = {
   "item-stopped": Joi.object({ kind, itemId: uuid.required() }),
   "session-ended": Joi.object({ kind }),
   "session-continued": Joi.object({ kind }),
+  "effort-told": Joi.object({ kind, effortScore: within(PAIN_SCALE).integer().required() }),
 } satisfies Record<FloorEvent["body"]["kind"], Joi.ObjectSchema>;
 
 const bodySchema = Joi.alternatives().conditional(".kind", {

@@ -28,6 +28,8 @@ const item = Joi.object({
     restS: within({ min: 0, max: 600 }).required(),
   }).required(),
   sides: Joi.array().items(sideDose).max(2).required(),
+  pairedWithNext: Joi.boolean().valid(true),
+  waits: Joi.boolean().valid(true),
 });
 export type NewTrainingPlan = Omit<TrainingPlan, "day" | "sequence">;
 /** A programme as a page keeps it. */
@@ -63,10 +65,15 @@ export const trainingPlanSchema = Joi.object<NewTrainingPlan>({
     .max(60)
     .required(),
   laid: Joi.array()
-    .items(Joi.object({ id: text(80).min(1).required(), day: day.required(), often }))
+    .items(Joi.object({ id: text(80).min(1).required(), day: day.required(), often, isLight: Joi.boolean().valid(true) }))
     .unique("id")
     .max(120)
     .required(),
+  blockFrom: day,
+  alternates: Joi.boolean(),
+  setAside: Joi.array()
+    .items(Joi.object({ item: item.required(), backOn: day.required() }))
+    .max(20),
   note: maybeWords(400).required(),
   improvement: maybeWords(120).required(),
 });

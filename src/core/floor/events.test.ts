@@ -52,6 +52,8 @@ const SESSION: readonly FloorEvent[] = [
   event({ kind: "set-voided", setId: "c" }, 165),
   event({ kind: "set-corrected", setId: "b", change: { leftInTank: 2 } }, 170),
   event({ kind: "session-ended" }, 200),
+  event({ kind: "effort-told", effortScore: 8 }, 210),
+  event({ kind: "effort-told", effortScore: 6 }, 215),
 ];
 
 describe("a session's events", () => {
@@ -63,6 +65,7 @@ describe("a session's events", () => {
     ]);
     expect(state.eases).toHaveLength(1);
     expect(state.endedAt).not.toBeNull();
+    expect([state.effortScore, floorState([]).effortScore]).toEqual([6, null]); // the last word counts, and none is none
   });
   test("add up to the same in any order and however often they arrive", () => {
     const expected = floorState(SESSION);

@@ -45,6 +45,8 @@ export type FloorEventBody =
   | { kind: "warning-sign"; sign: string }
   | { kind: "item-stopped"; itemId: string }
   | { kind: "session-ended" }
+  /** How hard the whole session was, 0 to 10; the last word counts. */
+  | { kind: "effort-told"; effortScore: number }
   /** Ended too early: the session goes on. */
   | { kind: "session-continued" };
 
@@ -94,6 +96,7 @@ export interface FloorState {
   stoppedItemIds: string[];
   warnings: { eventId: string; sign: string; at: string }[];
   endedAt: string | null;
+  effortScore: number | null;
 }
 
 /** One of each id, in order: as the studio received them, then what only this device knows, as it was tapped. */
@@ -114,7 +117,7 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
   const sets = new Map<string, FloorSet>();
   const voided = new Set<string>();
   const undone = new Set(ordered.flatMap(({ body }) => (body.kind === "ease-undone" ? [body.easedEventId] : [])));
-  const state: Omit<FloorState, "sets"> = { checkIn: null, eases: [], stoppedItemIds: [], warnings: [], endedAt: null };
+  const state: Omit<FloorState, "sets"> = { checkIn: null, eases: [], stoppedItemIds: [], warnings: [], endedAt: null, effortScore: null };
   ordered.forEach(({ occurredAt, body }, order) => {
     if (body.kind !== "set-ended") return;
     const { setId, itemId, setting, repetitions, painScore, faults, endedBy } = body;
@@ -157,6 +160,9 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         break;
       case "session-continued":
         state.endedAt = null;
+        break;
+      case "effort-told":
+        state.effortScore = body.effortScore;
     }
   }
   return { ...state, sets: [...sets.values()].filter((set) => !voided.has(set.id)) };

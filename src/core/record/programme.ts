@@ -1,18 +1,22 @@
+import { parseAbsolute } from "@internationalized/date";
 import { adviceOf } from "../assess/advice";
 import { variationById } from "../catalogue/catalogue";
-import type { Frequency } from "../catalogue/variation";
-import type { Day } from "../day";
+import type { Frequency, Pattern } from "../catalogue/variation";
+import { type Day, dayAfter } from "../day";
 import { isBack } from "../limits/complaint";
 import type { Side } from "../mechanics/channels";
 import type { SessionAsked } from "../session/build";
 import type { TrainingPlan } from "../session/plan";
 import type { WeakLink } from "../session/session";
 import { parametersOf, templateOf } from "../templates/form";
+import { strengthFrom } from "../standards/repetition";
+import { isSameSetting, type LeverId } from "../templates/lever";
+import { wayDone } from "../week/forecast";
 import type { DoneSet } from "../week/totals";
-import { BLOCK_WEEKS } from "../week/week";
+import { blockWeek, BLOCK_WEEKS } from "../week/week";
 import { currentPlans } from "./derive";
 import { plannedOf } from "./history";
-import type { ClientRecord } from "./record";
+import type { ClientRecord, RungFact, SessionFact } from "./record";
 import { schoolIn } from "./school";
 
 const FREQUENCY: Readonly<Record<string, Frequency>> = { daily: "daily", "two-rest-days": "two-rest-days", "three-a-week": "three-a-week" };
@@ -61,6 +65,83 @@ export const usualWeek = (record: ClientRecord): Pick<TrainingPlan, "often" | "w
 /** Days on which this client trained. */
 export const trainedDays = ({ sessions }: Pick<ClientRecord, "sessions">): Day[] => [
   ...new Set(sessions.filter(({ sets }) => sets.length > 0).map(({ day }) => day)),
+];
+
+/** What a session weighs: how hard it was times its minutes, by the first and last set. Null where nobody told. Source: Foster 2001. */
+export function sessionLoadOf({ effortScore, sets, endedAt }: Pick<SessionFact, "effortScore" | "sets" | "endedAt">): number | null {
+  const [first, last] = [sets[0]?.endedAt, endedAt ?? sets.at(-1)?.endedAt];
+  if (effortScore === null || first === undefined || last === undefined) return null;
+  const minutes = parseAbsolute(last, "UTC").compare(parseAbsolute(first, "UTC")) / 60_000 + FIRST_SET_MIN;
+  return effortScore * Math.min(minutes, LONGEST_MIN);
+}
+/** The first set is known by its end alone; a session left open overnight was none of fifteen hours. */
+const FIRST_SET_MIN = 1;
+const LONGEST_MIN = 180;
+
+/** Session load of the seven days that end today, day by day, and the sums of the four weeks before. Unknown sessions count as none. */
+export function dailyLoads(
+  { sessions }: Pick<ClientRecord, "sessions">,
+  today: Day,
+): { daily: number[]; weeksBefore: number[]; untold: number } {
+  const on = (day: Day): number => sessions.reduce((sum, each) => sum + (each.day === day ? (sessionLoadOf(each) ?? 0) : 0), 0);
+  const days = (from: number, count: number): number[] => Array.from({ length: count }, (_, i) => on(dayAfter(today, i - from)));
+  const weeks = [4, 3, 2, 1].map((week) => days(6 + 7 * week, 7).reduce((sum, each) => sum + each, 0));
+  const recent = sessions.filter(({ day, sets }) => day > dayAfter(today, -7) && sets.length > 0);
+  return {
+    daily: days(6, 7),
+    weeksBefore: weeks.filter((each) => each > 0),
+    untold: recent.filter((each) => sessionLoadOf(each) === null).length,
+  };
+}
+
+/** Strength of a row by its logged sets, the best of each day. Source: standards 1.1 to 1.3, on loads that the sets name. */
+export interface StrengthTrend {
+  variationId: string;
+  days: { day: Day; kg: number }[];
+}
+export function strengthTrends(record: ClientRecord): StrengthTrend[] {
+  const best = new Map<string, Map<Day, number>>();
+  for (const { day, sets, items } of record.sessions)
+    for (const { itemId, setting, repetitions, leftInTank } of sets) {
+      const item = items.find(({ id }) => id === itemId);
+      const row = item && plannedOf(record, item)?.rung.variationId;
+      const kg = leftInTank === null ? null : strengthFrom(setting.loadKg ?? 0, repetitions, leftInTank);
+      if (row === undefined || kg === null) continue;
+      const days = best.get(row) ?? new Map<Day, number>();
+      best.set(row, days.set(day, Math.max(kg, days.get(day) ?? 0)));
+    }
+  return [...best].map(([variationId, days]) => ({ variationId, days: [...days].map(([day, kg]) => ({ day, kg })) }));
+}
+
+/** How far a goal's own lever has come, from the first rung that had it; null where it never was on one. */
+export function wayToGoal(
+  { rungs }: Pick<ClientRecord, "rungs">,
+  { pattern, lever, wanted }: { pattern: Pattern; lever: LeverId; wanted: number },
+): { lever: LeverId; from: number; now: number; sinceDay: Day; doneFraction: number } | null {
+  const on = rungs
+    .filter((rung) => rung.pattern === pattern && rung.setting[lever] !== undefined)
+    .toSorted((a, b) => a.day.localeCompare(b.day));
+  const [first, last] = [on[0], on.at(-1)];
+  const [from, now] = [first?.setting[lever], last?.setting[lever]];
+  if (!first || from === undefined || now === undefined) return null;
+  return { lever, from, now, sinceDay: first.day, doneFraction: wayDone(from, now, wanted) };
+}
+
+/** What was built since a day, pattern by pattern and side by side: the rung of then and the one of now, where they differ. */
+export function builtSince(record: ClientRecord, since: Day): { from: RungFact; to: RungFact }[] {
+  return currentPlans(record).flatMap(({ rung: to }) => {
+    const own = record.rungs
+      .filter(({ pattern, side }) => pattern === to.pattern && side === to.side)
+      .toSorted((a, b) => a.day.localeCompare(b.day));
+    const from = own.findLast(({ day }) => day <= since) ?? own[0];
+    const isSame = from?.variationId === to.variationId && isSameSetting(from.setting, to.setting);
+    return !from || isSame ? [] : [{ from, to }];
+  });
+}
+
+/** Weeks from a day on, counted from 1, in which a morning was not calm. */
+export const painfulWeeks = ({ responses }: Pick<ClientRecord, "responses">, from: Day): number[] => [
+  ...new Set(responses.flatMap(({ day, class: answer }) => (day >= from && answer !== "calm" ? [blockWeek(from, day)] : []))),
 ];
 
 /** Sets of a record as they were done, each with the row and leg it was planned for. */

@@ -30,6 +30,7 @@ export const doneSession = (id: string, day: string, more: Partial<SessionFact> 
     stoppedItemIds: [],
     warnings: [],
     endedAt: null,
+    effortScore: null,
     items: [{ id: `item-${id}`, prescriptionId }],
     sets: Array.from({ length: RAISED.dose.setCount }, (_, n) => doneSet(`item-${id}`, n)),
     ...rest,

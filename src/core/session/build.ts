@@ -106,6 +106,32 @@ function drillsFor(stiff: readonly ("ankle" | "hip")[]): string[][] {
   return found.length > 0 ? found : [["M03", "M11"]];
 }
 
+const HARD = ["E05", "E01", "E08"];
+const HELD = ["T01", "T02", "T03"];
+const HARD_S = 30;
+/**
+ * Half a minute hard, half a minute holding still, round by round: two items in turn, the first of each that is open
+ * here. Null where nothing is. Source: handbook D3, 70.
+ */
+export function hardAndHold(context: FitContext): [SessionItem, SessionItem] | null {
+  const rows = [HARD, HELD].map((codes) => filling(context, codes));
+  const [hard, held] = rows;
+  if (!hard || !held) return null;
+  const timed = (row: Variation, restS: number, tempo: SessionItem["dose"]["tempo"]): SessionItem => ({
+    id: `${row.id} in turn`,
+    variationId: row.id,
+    setting: fitVariation(context, row).setting,
+    part: "conditioning",
+    dose: { setCount: HARD_ROUNDS, repetitionsLow: 1, repetitionsHigh: 1, tempo, restS },
+    sides: [],
+  });
+  return [
+    { ...timed(hard, 0, { lowerS: 0, pauseS: 0, riseS: HARD_S }), pairedWithNext: true },
+    timed(held, HARD_S, { lowerS: 0, pauseS: HARD_S - 1, riseS: 1 }),
+  ];
+}
+const HARD_ROUNDS = 4;
+
 /** The mainstream's session where no skeleton is named: warm-up, a drill, activation, each pattern, and an end. */
 function usualRows(context: FitContext, asked: SessionAsked): Variation[] {
   const planned = asked.planned.map(({ variationId }) => variationById(variationId));
@@ -139,7 +165,8 @@ export function buildSession(context: FitContext, asked: SessionAsked): BuiltSes
   const rows = skeleton ? stations.flatMap(({ row }) => row ?? []) : usualRows(context, asked);
   const settingOf = (row: Variation) => asked.planned.find(({ variationId }) => variationId === row.id)?.setting;
   const made = [...new Set(rows)].map((row) => itemFor(context, row, asked, settingOf(row) ?? undefined));
-  const ordered = skeleton ? made : inOrder(made, orderOf(context), asked.weak);
+  const gated = made.map((item, i) => (skeleton?.isGated && i > 0 ? { ...item, waits: true as const } : item));
+  const ordered = skeleton ? gated : inOrder(made, orderOf(context), asked.weak);
   const rounds = skeleton?.rounds ?? 1;
   const { items, dropped } = trimmed(ordered, (asked.minutes * 60) / rounds);
   return { items, dropped, unfilled: stations.filter(({ row }) => !row).map(({ codes }) => codes), rounds };

@@ -2,7 +2,7 @@ import type { Frequency } from "../catalogue/variation";
 import { type Day, dayAfter } from "../day";
 import type { Purpose } from "../dose/purpose";
 import type { Side } from "../mechanics/channels";
-import { type DayLoad, type Laid, layOut, type WeekRules } from "../week/week";
+import { alternating, type DayLoad, type Laid, layOut, type WeekRules } from "../week/week";
 import type { SessionItem, WeakLink } from "./session";
 
 /** A client's programme as it was kept: one session, and the days it is laid on. Kept whole, the latest counts. */
@@ -22,6 +22,12 @@ export interface TrainingPlan {
   weeks: number;
   loads: readonly DayLoad[];
   laid: readonly Laid[];
+  /** The day the present block began; its first laid day where nobody began one. */
+  blockFrom?: Day;
+  /** Every second session is a light one. */
+  alternates?: boolean;
+  /** What the joint was not ready for, and when it is tried again. */
+  setAside?: readonly SetAside[];
   /** The trainer's own words, printed on the sheet. */
   note: string;
   /** The one improvement of the week. */
@@ -30,9 +36,18 @@ export interface TrainingPlan {
   sequence: number;
 }
 
+/** An exercise left out for now. Source: handbook B4, 4. */
+export interface SetAside {
+  item: SessionItem;
+  backOn: Day;
+}
+
 export const SESSIONS_A_WEEK: Readonly<Record<Frequency, number>> = { "several-a-day": 7, daily: 7, "three-a-week": 3, "two-rest-days": 2 };
 
-type OnDays = Pick<TrainingPlan, "often" | "weekdays" | "weeks" | "loads" | "laid">;
+export const blockStart = ({ blockFrom, laid }: Pick<TrainingPlan, "blockFrom" | "laid">): Day | undefined =>
+  blockFrom ?? laid.map(({ day }) => day).toSorted()[0];
+
+type OnDays = Pick<TrainingPlan, "often" | "weekdays" | "weeks" | "loads" | "laid" | "alternates">;
 /** `doneDays` are the days that were trained: rest follows them too. */
 export const rulesOf = (
   { weekdays, loads, often }: Pick<OnDays, "weekdays" | "loads" | "often">,
@@ -43,8 +58,9 @@ export const rulesOf = (
 export function laidFrom(plan: OnDays, school: WeekRules["school"], doneDays: readonly Day[], from: Day): Laid[] {
   const rules = rulesOf(plan, school, doneDays);
   const before = plan.laid.filter(({ day }) => day < from && !doneDays.includes(day));
-  return Array.from({ length: plan.weeks }, (_, week) => week).reduce<Laid[]>(
+  const laid = Array.from({ length: plan.weeks }, (_, week) => week).reduce<Laid[]>(
     (all, week) => [...all, ...layOut(SESSIONS_A_WEEK[plan.often], plan.often, dayAfter(from, 7 * week), 1, rules, all)],
     before,
   );
+  return alternating(laid, plan.alternates === true);
 }

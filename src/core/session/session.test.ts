@@ -3,9 +3,27 @@ import { variationByCode, variationById } from "../catalogue/catalogue";
 import { complaint, contextWith, limit } from "../fit/fit.fixture";
 import { judge } from "../fit/judge";
 import { schoolOf } from "../school/school";
-import { buildSession, partOf, type SessionAsked } from "./build";
+import { buildSession, hardAndHold, partOf, type SessionAsked } from "./build";
 import { scan } from "./scan";
-import { countsAs, demandOnWeakLink, inOrder, itemS, kitChanges, missingFrom, type SessionItem, sessionS, trimmed, workS } from "./session";
+import {
+  countsAs,
+  demandOnWeakLink,
+  groupsOf,
+  inOrder,
+  kitChanges,
+  lengthsS,
+  missingFrom,
+  moved,
+  onLightDay,
+  paired,
+  pairWorthIt,
+  type SessionItem,
+  sessionS,
+  trimmed,
+  waiting,
+  without,
+  workS,
+} from "./session";
 import { SKELETONS } from "./skeletons.data";
 
 const context = contextWith();
@@ -36,12 +54,60 @@ describe("minutes", () => {
   });
   test("add up over the session, and kit that stands there already is not set up again", () => {
     const items = [item("S02"), item("S03"), item("L01")];
-    const sum = items.reduce((total, each, i) => total + itemS(each, items[i - 1]), 0);
-    expect(sessionS(items)).toBe(120 + sum);
-    expect(itemS(item("A05"), item("A06"))).toBe(workS(item("A05")));
-    expect(itemS(item("A05"), undefined)).toBeGreaterThan(workS(item("A05")));
+    expect(sessionS(items)).toBe(120 + lengthsS(items).reduce((total, each) => total + each, 0));
+    expect(lengthsS([item("A06"), item("A05")])[1]).toBe(workS(item("A05")));
+    expect(lengthsS([item("A05")])[0]).toBeGreaterThan(workS(item("A05")));
     expect(kitChanges([item("A05"), item("A06"), item("S02")])).toBe(1);
   });
+});
+
+describe("a pair", () => {
+  const dose = { setCount: 3, repetitionsLow: 10, repetitionsHigh: 10, tempo: { lowerS: 3, pauseS: 0, riseS: 2 }, restS: 60 };
+  const two = [item("A05", "main", { dose, pairedWithNext: true }), item("A06", "main", { dose: { ...dose, setCount: 2, restS: 90 } })];
+  test("goes in turn and rests after both: work of both, the longer rest as often as the longer one comes round again", () => {
+    expect(lengthsS(two).reduce((sum, each) => sum + each, 0) - lengthsS([two[0]!])[0]! + workS(two[0]!)).toBe(3 * 50 + 2 * 50 + 2 * 90);
+    expect(groupsOf([...two, item("S02")]).map((group) => group.map(({ id }) => id))).toEqual([["A05", "A06"], ["S02"]]);
+  });
+  test("ends when one of it goes or is moved, and takes in what is put inside", () => {
+    const three = [...two, item("S02")];
+    expect(without(three, three[1]!)).toEqual([item("A05", "main", { dose }), three[2]]);
+    expect(moved(three, 0, 2).map(({ id, pairedWithNext }) => [id, pairedWithNext])).toEqual([
+      ["A06", undefined],
+      ["S02", undefined],
+      ["A05", undefined],
+    ]);
+    expect(groupsOf(moved(three, 2, 1))).toHaveLength(1);
+    expect(paired(paired(three, 1, true), 0, false).map(({ pairedWithNext }) => pairedWithNext)).toEqual([undefined, true, undefined]);
+    const chain = paired(three, 1, true);
+    expect(groupsOf(without(chain, chain[1]!))).toHaveLength(1);
+  });
+  test("is proposed where it saves a minute and the weak link is not asked twice", () => {
+    const [squat, side, bridge] = [item("S02", "main", { dose }), item("A05", "main", { dose }), item("B01", "main", { dose })];
+    const found = pairWorthIt([squat, side, bridge], { kind: "knee" });
+    expect(found?.savedS).toBe(120);
+    expect(pairWorthIt([item("S08", "main", { dose }), item("L01", "main", { dose })], { kind: "knee" })).toBeNull();
+    expect(pairWorthIt([item("E01", "warm-up", { dose }), side], { kind: "knee" })).toBeNull();
+    expect(pairWorthIt(paired([squat, side], 0, true), { kind: "knee" })).toBeNull();
+  });
+});
+
+test("what waits opens once everything before it was calm; the warm-up says nothing", () => {
+  const items = [item("E01", "warm-up"), item("K02"), item("K03", "main", { waits: true }), item("S02", "main", { waits: true })];
+  const ids = (calm: string[]) =>
+    waiting(
+      items,
+      calm.map((code) => variationByCode(code)!.id),
+    ).map(({ id }) => id);
+  expect(ids([])).toEqual(["K03", "S02"]);
+  expect(ids(["K02"])).toEqual(["S02"]);
+  expect(ids(["K02", "K03"])).toEqual([]);
+});
+
+test("a light day has a set fewer, at the low end, and never none", () => {
+  const dose = { setCount: 3, repetitionsLow: 8, repetitionsHigh: 12, tempo: { lowerS: 3, pauseS: 0, riseS: 2 }, restS: 60 };
+  const sides = [{ side: "left", setCount: 1, repetitions: 12 }] as const;
+  const light = onLightDay(item("S02", "main", { dose, sides }));
+  expect([light.dose.setCount, light.dose.repetitionsHigh, light.sides]).toEqual([2, 8, [{ side: "left", setCount: 1, repetitions: 8 }]]);
 });
 
 describe("order", () => {
@@ -80,7 +146,26 @@ test("what goes first is the last of the least needed, never the only one of its
   expect(sessionS(short.items)).toBeLessThan(sessionS(items));
 });
 
+test("half a minute hard and half a minute held go in turn, four rounds, of what is open in the room", () => {
+  const pair = hardAndHold(context);
+  expect(pair?.map(({ variationId }) => variationById(variationId).code[0])).toEqual(["E", "T"]);
+  expect(groupsOf(pair ?? [])).toHaveLength(1);
+  // 4 × (30 + 30) of work, three rests of 30
+  expect(lengthsS(pair!).reduce((sum, each) => sum + each, 0) - lengthsS([pair![0]])[0]! + workS(pair![0])).toBeLessThanOrEqual(
+    4 * 60 + 3 * 30 + 60,
+  );
+  expect(pair!.reduce((sum, each) => sum + workS({ ...each, dose: { ...each.dose, restS: 0 } }), 0)).toBe(240);
+  const barred = contextWith({ limits: [limit({ kind: "rows", codes: ["E05", "E01", "E08"], instead: [] }, { side: "both" })] });
+  expect(hardAndHold(barred)).toBeNull();
+});
+
 describe("a session built", () => {
+  test("by a gated skeleton waits after its first, by any other not at all", () => {
+    const gated = buildSession(context, { ...ASKED, skeletonId: "gentle-knee" }).items;
+    expect(gated.length).toBeGreaterThan(2);
+    expect(gated.map(({ waits }) => waits === true)).toEqual(gated.map((_, i) => i > 0));
+    expect(buildSession(context, { ...ASKED, skeletonId: "buttock" }).items.some(({ waits }) => waits)).toBe(false);
+  });
   test("fits its minutes, stands in order, and asks nothing that is closed", () => {
     for (const minutes of [20, 40, 60]) {
       const { items } = buildSession(context, { ...ASKED, minutes });

@@ -18,6 +18,10 @@ export interface SessionItem {
   dose: Dose;
   /** In the order they are done; none where both legs work together. */
   sides: readonly SideDose[];
+  /** Its sets go in turn with those of the item after it, and the rest is after both: a pair, or more in a chain. */
+  pairedWithNext?: true;
+  /** Opens once what stands before it is easy. */
+  waits?: true;
 }
 
 /** Kit that takes a minute to set up, and the rest half of one. Common practice, no source. */
@@ -35,9 +39,31 @@ export function workS({ dose, sides }: Pick<SessionItem, "dose" | "sides">): num
   const most = Math.max(...sides.map(({ setCount }) => setCount));
   return sides.reduce((sum, { setCount, repetitions }) => sum + setCount * setS(repetitions, dose), 0) + (most - 1) * dose.restS;
 }
-/** The same with setting up, where something else stood there before. */
-export const itemS = (item: SessionItem, before: SessionItem | undefined): number =>
-  workS(item) + (before && sameKit(before, item) ? 0 : setUpS(variationById(item.variationId)));
+/** Items that go in turn stand in one group; most groups are one item. */
+export function groupsOf(items: readonly SessionItem[]): SessionItem[][] {
+  const groups: SessionItem[][] = [];
+  items.forEach((item, i) => {
+    if (items[i - 1]?.pairedWithNext) groups.at(-1)!.push(item);
+    else groups.push([item]);
+  });
+  return groups;
+}
+const setsOf = ({ dose, sides }: SessionItem): number =>
+  sides.length === 0 ? dose.setCount : Math.max(...sides.map(({ setCount }) => setCount));
+/**
+ * Seconds of each item with its setting up, in order. In a group the rest stands after the last one: as long as its
+ * longest, as often as the item with most sets comes round again.
+ */
+export const lengthsS = (items: readonly SessionItem[]): number[] =>
+  groupsOf(items).flatMap((group) => {
+    const restS = Math.max(...group.map(({ dose }) => dose.restS)) * (Math.max(...group.map(setsOf)) - 1);
+    return group.map((item, i) => {
+      const before = items[items.indexOf(item) - 1];
+      const setUp = before && sameKit(before, item) ? 0 : setUpS(variationById(item.variationId));
+      const rests = workS(item) - workS({ ...item, dose: { ...item.dose, restS: 0 } });
+      return setUp + workS(item) - rests + (i === group.length - 1 ? restS : 0);
+    });
+  });
 const sameKit = (a: SessionItem, b: SessionItem): boolean => {
   const [one, other] = [variationById(a.variationId).equipment, variationById(b.variationId).equipment];
   return one.length === other.length && one.every((kind) => other.includes(kind));
@@ -45,7 +71,7 @@ const sameKit = (a: SessionItem, b: SessionItem): boolean => {
 /** Asking how it is, and writing down how it went. ◊ */
 export const AROUND_S = 120;
 export const sessionS = (items: readonly SessionItem[], rounds = 1): number =>
-  AROUND_S + rounds * items.reduce((sum, item, i) => sum + itemS(item, items[i - 1]), 0);
+  AROUND_S + rounds * lengthsS(items).reduce((sum, each) => sum + each, 0);
 /** How often the kit changes from one station to the next. */
 export const kitChanges = (items: readonly SessionItem[]): number =>
   items.filter((item, i) => i > 0 && !sameKit(items[i - 1]!, item)).length;
@@ -101,6 +127,56 @@ export function countsAs(row: Variation): Needed | null {
 export const missingFrom = (items: readonly SessionItem[]): Needed[] =>
   NEEDED.filter((needed) => !items.some(({ variationId }) => countsAs(variationById(variationId)) === needed));
 
+/** The same without one item; whoever was paired with it alone is paired with nobody. */
+export function without(items: readonly SessionItem[], gone: SessionItem): SessionItem[] {
+  const at = items.indexOf(gone);
+  return items.flatMap((item, i) => (i === at ? [] : i === at - 1 && item.pairedWithNext && !gone.pairedWithNext ? [alone(item)] : [item]));
+}
+const alone = ({ pairedWithNext: _, ...item }: SessionItem): SessionItem => item;
+/** One item moved to another place: out of its pair, and into the one it is put inside of. */
+export function moved(items: readonly SessionItem[], from: number, to: number): SessionItem[] {
+  const item = items[from];
+  if (!item) return [...items];
+  const others = without(items, item);
+  const isInside = others[to - 1]?.pairedWithNext === true;
+  return [...others.slice(0, to), isInside ? { ...item, pairedWithNext: true } : alone(item), ...others.slice(to)];
+}
+/** Two neighbours paired, or parted again. */
+export const paired = (items: readonly SessionItem[], at: number, isPaired: boolean): SessionItem[] =>
+  items.map((item, i) => (i !== at ? item : isPaired ? { ...item, pairedWithNext: true } : alone(item)));
+
+/** Neighbours whose pairing saves most: strength work, not both hard on the weak link, neither slow to set up. Null under a minute. */
+export function pairWorthIt(items: readonly SessionItem[], weak: WeakLink): { at: number; savedS: number } | null {
+  const wholeS = sessionS(items);
+  let best: { at: number; savedS: number } | null = null;
+  for (let at = 0; at + 1 < items.length; at++) {
+    const two = [items[at]!, items[at + 1]!];
+    if (two[0]!.pairedWithNext || !two.every(({ part }) => part === "main" || part === "accessory")) continue;
+    const rows = two.map(({ variationId }) => variationById(variationId));
+    if (rows.every((row) => demandOnWeakLink(row, weak) >= 2) || rows.some((row) => setUpS(row) > 30)) continue;
+    const savedS = wholeS - sessionS(paired(items, at, true));
+    if (savedS >= 60 && savedS > (best?.savedS ?? 0)) best = { at, savedS };
+  }
+  return best;
+}
+
+/** Items that are not opened yet: those that wait, while anything trained before them was never calm. */
+export const waiting = (items: readonly SessionItem[], calmRows: readonly string[]): SessionItem[] =>
+  items.filter(
+    ({ waits }, i) => waits && items.slice(0, i).some((before) => before.part !== "warm-up" && !calmRows.includes(before.variationId)),
+  );
+
+/** The same on a light day: a set fewer where there are two, at the low end of its repetitions. ◊ */
+export const onLightDay = (item: SessionItem): SessionItem => ({
+  ...item,
+  dose: { ...item.dose, setCount: Math.max(1, item.dose.setCount - 1), repetitionsHigh: item.dose.repetitionsLow },
+  sides: item.sides.map((each) => ({
+    ...each,
+    setCount: Math.max(1, each.setCount - 1),
+    repetitions: Math.min(each.repetitions, item.dose.repetitionsLow),
+  })),
+});
+
 /** What goes first when time is short: the last of the least needed part; never the only one of a needed kind of work. */
 export function dropOrder(items: readonly SessionItem[]): SessionItem[] {
   const isOnly = ({ variationId }: SessionItem): boolean => {
@@ -123,7 +199,7 @@ export function trimmed(items: readonly SessionItem[], mostS: number): { items: 
     const [first] = dropOrder(left);
     if (!first) break;
     dropped.push(first);
-    left = left.filter((item) => item !== first);
+    left = without(left, first);
   }
   return { items: left, dropped };
 }

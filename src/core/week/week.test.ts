@@ -5,7 +5,7 @@ import { dayAfter, daysBetween, weekdayOf } from "../day";
 import { schoolOf } from "../school/school";
 import { fadePlan, forecast, kneeForwardStepDone, wayDone } from "./forecast";
 import { type DoneSet, loadNotices, weekTotals } from "./totals";
-import { blockWeek, inRotation, type Laid, layOut, moveMissed, refusalOn, REST_DAYS, retryDay, type WeekRules } from "./week";
+import { blockWeek, alternating, type Laid, layOut, moveMissed, refusalOn, REST_DAYS, retryDay, type WeekRules } from "./week";
 
 const MONDAY = "2026-11-23";
 const rules = (part: Partial<WeekRules> = {}): WeekRules => ({
@@ -91,10 +91,16 @@ describe("rest", () => {
   });
 });
 
-test("blocks are six weeks, variants take turns, and what was not ready comes back after seven days", () => {
+test("blocks are six weeks, and what was not ready comes back after seven days", () => {
   expect([0, 6, 7, 41, 42].map((days) => blockWeek(MONDAY, dayAfter(MONDAY, days)))).toEqual([1, 1, 2, 6, 7]);
-  expect([1, 6, 7, 13].map((week) => inRotation(["flat", "wedge"], week))).toEqual(["flat", "flat", "wedge", "flat"]);
   expect(retryDay(MONDAY)).toBe("2026-11-30");
+});
+
+test("every second day is a light one where they alternate, by date, and none where they do not", () => {
+  const laid: Laid[] = ["2026-11-30", "2026-11-23", "2026-11-26"].map((day) => ({ id: day, day, often: "two-rest-days" }));
+  const light = (all: readonly Laid[]) => all.flatMap(({ day, isLight }) => (isLight ? [day] : []));
+  expect(light(alternating(laid, true))).toEqual(["2026-11-26"]);
+  expect(light(alternating(alternating(laid, true), false))).toEqual([]);
 });
 
 test("a week's totals are the hand sum of its sets, leg by leg, and a repaired leg's share is said", () => {

@@ -12,6 +12,8 @@ export interface Laid {
   id: string;
   day: Day;
   often: Frequency;
+  /** A light day between two heavy ones. */
+  isLight?: true;
 }
 /** A walk, a shift on the feet, a festival: it fills its day for hard work and leaves easy work alone. */
 export interface DayLoad {
@@ -112,6 +114,8 @@ export const BLOCK_WEEKS = 6;
 export const blockWeek = (start: Day, day: Day): number => Math.floor(daysBetween(start, day) / 7) + 1;
 /** An exercise the joint was not ready for comes back after a week. Source: handbook D5, 93. */
 export const retryDay = (day: Day): Day => dayAfter(day, 7);
-/** The variant of a rotation that a week of training is in, one block each. */
-export const inRotation = <T>(variants: readonly T[], week: number): T | undefined =>
-  variants[Math.floor((week - 1) / BLOCK_WEEKS) % Math.max(1, variants.length)];
+/** Every second session light, in the order of their days. */
+export const alternating = (laid: readonly Laid[], isOn: boolean): Laid[] =>
+  laid
+    .toSorted((a, b) => a.day.localeCompare(b.day))
+    .map(({ isLight: _, ...each }, i) => (isOn && i % 2 === 1 ? { ...each, isLight: true } : each));

@@ -7,8 +7,7 @@ import { judge } from "../../core/fit/judge";
 import { fitContextOf, openWarningsOf } from "../../core/record/derive";
 import { isCeilingProvisional } from "../../core/record/history";
 import { listCeilings, listClients } from "../repos/client.repo";
-import { loadRecord } from "../repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../testing.fixture";
 import { keepFinding } from "./assess";
 import { adjustCeiling } from "./calibrate";
 import { clearWarning } from "./correct";
@@ -22,11 +21,6 @@ beforeAll(async () => {
 afterAll(() => orm.close());
 
 const TODAY = "2026-10-06";
-const recordOf = async ({ scope, clientId }: TestStudio) => {
-  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId));
-  if (!record) throw new Error("no record");
-  return record;
-};
 const finding = (protocol: string, value: number, more: Partial<Finding> = {}): Finding => ({
   id: newUuid(),
   day: TODAY,
@@ -48,10 +42,10 @@ describe("a result", () => {
     const one = finding("chair-stand", 11, { setUp: { seatHeightM: 0.43 }, note: "new shoes" });
     await keep(studio, one);
     await keep(studio, one);
-    expect((await recordOf(studio)).findings).toEqual([one]);
+    expect((await recordOf(orm, studio)).findings).toEqual([one]);
     const again = finding("chair-stand", 12);
     await keep(studio, again);
-    expect((await recordOf(studio)).findings).toEqual([again]);
+    expect((await recordOf(orm, studio)).findings).toEqual([again]);
     const [line] = await inTest(orm, studio.scope, (em) => listClients(studio.scope, em));
     expect(line?.lastFindings).toEqual([{ protocol: "chair-stand", day: TODAY }]);
   });
@@ -66,7 +60,7 @@ describe("a result", () => {
     expect(await refusalOf(finding("chair-stand", 61))).toBe("value-out-of-range");
     expect(await refusalOf(finding("chair-stand", 9.5))).toBe("value-out-of-range");
     expect(await refusalOf(finding("chair-stand", 9, { day: "2026-10-07" }))).toBe("day-wrong");
-    expect((await recordOf(studio)).findings).toEqual([]);
+    expect((await recordOf(orm, studio)).findings).toEqual([]);
   });
   test("that is hardly believed is asked about, and kept when it is said again", async () => {
     const studio = await makeStudio(orm);
@@ -88,7 +82,7 @@ describe("a measured range", () => {
   test("closes on Fit what would go past it, and opens it again when it is measured further", async () => {
     const studio = await makeStudio(orm);
     const stateAt = async (seatHeightM: number) => {
-      const context = fitContextOf(await recordOf(studio), TODAY);
+      const context = fitContextOf(await recordOf(orm, studio), TODAY);
       return context && judge(context, variationById("plain-chair-sit-to-stand"), { seatHeightM }).reasons.map(({ code }) => code);
     };
     expect(await stateAt(0.46)).not.toContain("over-limit");
@@ -105,20 +99,20 @@ describe("pain that spreads in a test", () => {
     const { scope, clientId } = studio;
     const spread = finding("bend-response", 3);
     await keep(studio, spread);
-    expect(openWarningsOf(await recordOf(studio))).toMatchObject([{ sourceId: spread.id, sign: "spreading-pain", day: TODAY }]);
+    expect(openWarningsOf(await recordOf(orm, studio))).toMatchObject([{ sourceId: spread.id, sign: "spreading-pain", day: TODAY }]);
     expect((await inTest(orm, scope, (em) => listClients(scope, em)))[0]?.openWarningCount).toBe(1);
     expect(await inTest(orm, scope, (em) => openSession(scope, em, clientId, TODAY))).toMatchObject({ ok: false });
     await keep(studio, finding("bend-response", 0)); // entered again: the sign stays
-    expect(openWarningsOf(await recordOf(studio))).toHaveLength(1);
+    expect(openWarningsOf(await recordOf(orm, studio))).toHaveLength(1);
     const clearance = { sourceId: spread.id, sign: "spreading-pain", by: "Dr Lowe", role: "doctor", note: "" } as const;
     await inTest(orm, scope, (em) => clearWarning(scope, em, clientId, { ...clearance, day: TODAY }));
-    expect(openWarningsOf(await recordOf(studio))).toEqual([]);
+    expect(openWarningsOf(await recordOf(orm, studio))).toEqual([]);
   });
 });
 
 describe("a ceiling moved by the trainer", () => {
   const contextOf = async (studio: TestStudio) => {
-    const context = fitContextOf(await recordOf(studio), TODAY);
+    const context = fitContextOf(await recordOf(orm, studio), TODAY);
     if (!context) throw new Error("no context");
     return context;
   };
@@ -131,7 +125,7 @@ describe("a ceiling moved by the trainer", () => {
     const studio = await makeStudio(orm);
     const before = await firstOf(studio);
     const isProvisional = async () =>
-      isCeilingProvisional(await recordOf(studio), (await contextOf(studio)).subject, await firstOf(studio));
+      isCeilingProvisional(await recordOf(orm, studio), (await contextOf(studio)).subject, await firstOf(studio));
     expect(await isProvisional()).toBe(false);
     expect(await adjust(studio, before.id, 0.8)).toEqual({ ok: true });
     const tighter = await firstOf(studio);

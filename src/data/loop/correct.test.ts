@@ -7,7 +7,7 @@ import { addFinding, addLimit, listClients } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { addLetter } from "../repos/letter.repo";
 import { loadRecord } from "../repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, SORE, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, SORE, type TestStudio, recordOf } from "../testing.fixture";
 import { correctComplaint, correctDetails, correctSession, endLimit, erase, takeInClient } from "./correct";
 import { answerMorning } from "./morning";
 import { once } from "./once";
@@ -19,11 +19,6 @@ beforeAll(async () => {
 });
 afterAll(() => orm.close());
 
-const recordOf = async ({ scope, clientId }: TestStudio, sessionCount = 16) => {
-  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId, sessionCount));
-  if (!record) throw new Error("no record");
-  return record;
-};
 const count = async (scope: TestStudio["scope"], sql: string): Promise<number> =>
   ((await inTest(orm, scope, (em) => em.execute(`select count(*)::int as n from ${sql}`))) as { n: number }[])[0]?.n ?? NaN;
 const NOW = new Date("2026-10-08T09:00:00Z");
@@ -55,13 +50,13 @@ describe("what was entered is corrected by superseding it", () => {
   test("details and complaint, the old ones kept", async () => {
     const studio = await makeStudio(orm);
     const { scope, clientId, complaintId } = studio;
-    const { client } = await recordOf(studio);
+    const { client } = await recordOf(orm, studio);
     expect(await inTest(orm, scope, (em) => correctDetails(scope, em, { ...client, name: "Ada Test", goal: "the ferry ramp" }))).toEqual({
       ok: true,
     });
     const mended = { id: complaintId, ...SORE, usualPainScore: 1, painLimitScore: 2 };
     expect(await inTest(orm, scope, (em) => correctComplaint(scope, em, clientId, mended, null))).toEqual({ ok: true });
-    const after = await recordOf(studio);
+    const after = await recordOf(orm, studio);
     expect(after.client).toMatchObject({ name: "Ada Test", goal: "the ferry ramp" });
     expect(after.complaints).toEqual([mended]);
     expect(await count(scope, "client_revision")).toBe(2);
@@ -70,7 +65,7 @@ describe("what was entered is corrected by superseding it", () => {
       await inTest(orm, scope, (em) => correctComplaint(scope, em, clientId, { ...mended, id: newUuid() }, "2026-10-07")),
     ).toMatchObject({ refusal: { code: "no-such-complaint" } });
     await inTest(orm, scope, (em) => correctComplaint(scope, em, clientId, mended, "2026-10-07"));
-    expect((await recordOf(studio)).complaints).toEqual([]);
+    expect((await recordOf(orm, studio)).complaints).toEqual([]);
   });
   test("a set of any day, and a session ended too early", async () => {
     const studio = await makeStudio(orm);
@@ -79,13 +74,13 @@ describe("what was entered is corrected by superseding it", () => {
     const correct = (body: Parameters<typeof correctSession>[4]) =>
       inTest(orm, scope, (em) => correctSession(scope, em, clientId, sessionId, body, NOW));
     expect(await correct({ kind: "set-corrected", setId, change: { repetitions: 9, painScore: 4 } })).toEqual({ ok: true });
-    expect((await recordOf(studio)).sessions[0]?.sets[0]).toMatchObject({ repetitions: 9, painScore: 4 });
+    expect((await recordOf(orm, studio)).sessions[0]?.sets[0]).toMatchObject({ repetitions: 9, painScore: 4 });
     expect(await correct({ kind: "set-corrected", setId: newUuid(), change: {} })).toMatchObject({ refusal: { code: "no-such-set" } });
-    expect((await recordOf(studio)).sessions[0]?.endedAt).not.toBeNull();
+    expect((await recordOf(orm, studio)).sessions[0]?.endedAt).not.toBeNull();
     expect(await correct({ kind: "session-continued" })).toEqual({ ok: true });
-    expect((await recordOf(studio)).sessions[0]?.endedAt).toBeNull();
+    expect((await recordOf(orm, studio)).sessions[0]?.endedAt).toBeNull();
     expect(await correct({ kind: "set-voided", setId })).toEqual({ ok: true });
-    expect((await recordOf(studio)).sessions[0]?.sets).toEqual([]);
+    expect((await recordOf(orm, studio)).sessions[0]?.sets).toEqual([]);
     expect(await count(scope, "floor_event")).toBe(5);
   });
   test("a morning: the answer now counts, the one before is kept", async () => {
@@ -98,7 +93,7 @@ describe("what was entered is corrected by superseding it", () => {
       );
     await answer(2, "2026-10-07");
     await answer(5, "2026-10-08");
-    const [response] = (await recordOf(studio)).responses.filter((each) => each.sessionId === sessionId);
+    const [response] = (await recordOf(orm, studio)).responses.filter((each) => each.sessionId === sessionId);
     expect(response).toMatchObject({ day: "2026-10-07", painScore: 5, class: "flare" });
     expect(await count(scope, "response where session_id is not null")).toBe(2);
     expect(
@@ -118,13 +113,13 @@ describe("what was entered is corrected by superseding it", () => {
       untilDay: null,
     } as const;
     await inTest(orm, scope, (em) => addLimit(scope, em, clientId, limit));
-    const limitId = (await recordOf(studio)).limits[0]?.id ?? "";
+    const limitId = (await recordOf(orm, studio)).limits[0]?.id ?? "";
     const end = (id: string) =>
       inTest(orm, scope, (em) =>
         endLimit(scope, em, clientId, id, { kind: "mistake", by: "Dana", role: "trainer", day: "2026-10-05", reason: "other knee" }),
       );
     expect(await end(limitId)).toEqual({ ok: true });
-    expect((await recordOf(studio)).limits[0]?.lift).toMatchObject({ kind: "mistake" });
+    expect((await recordOf(orm, studio)).limits[0]?.lift).toMatchObject({ kind: "mistake" });
     expect(await end(limitId)).toMatchObject({ refusal: { code: "no-such-limit" } });
     expect(await count(scope, "audit_event where verb = 'entered-by-mistake'")).toBe(1);
   });
@@ -180,7 +175,7 @@ describe("two tablets", () => {
     expect(opened.filter(({ status }) => status === "fulfilled").length).toBeGreaterThan(0);
     expect(await count(scope, "training_session")).toBe(1);
     const again = await inTest(orm, scope, (em) => openSession(scope, em, clientId, "2026-10-06"));
-    expect(again).toMatchObject({ ok: true, sessionId: (await recordOf(studio)).sessions[0]?.id });
+    expect(again).toMatchObject({ ok: true, sessionId: (await recordOf(orm, studio)).sessions[0]?.id });
   });
   test("deciding about an old session overwrites nothing that was kept since", async () => {
     const studio = await makeStudio(orm);
@@ -201,7 +196,7 @@ describe("two tablets", () => {
       decideItem(scope, em, clientId, { sessionId, itemId, move: null, note: "" }, "2026-10-08"),
     );
     expect(decided).toEqual({ ok: true, isSuperseded: true });
-    const record = await recordOf(studio);
+    const record = await recordOf(orm, studio);
     expect(record.decisions[0]?.move).toBe("ease");
     expect(currentPlans(record).map(({ rung }) => [rung.variationId, rung.setting])).toEqual([[chair.id, { seatHeightM: 0.68 }]]);
   });
@@ -223,12 +218,12 @@ describe("many patterns", () => {
     expect(await keep("handstand", {})).toMatchObject({ refusal: { code: "retired" } });
     expect(await keep("two-leg-hinge", { seatHeightM: 0.5 })).toMatchObject({ refusal: { code: "unknown-lever" } });
     expect(
-      currentPlans(await recordOf(studio))
+      currentPlans(await recordOf(orm, studio))
         .map(({ rung }) => rung.pattern)
         .sort(),
     ).toEqual(["bridge", "hinge", "squat"]);
     await inTest(orm, scope, (em) => openSession(scope, em, clientId, "2026-10-06"));
-    expect((await recordOf(studio)).sessions[0]?.items).toHaveLength(3);
+    expect((await recordOf(orm, studio)).sessions[0]?.items).toHaveLength(3);
   });
 });
 
@@ -239,7 +234,7 @@ describe("a client erased", () => {
     const { sessionId } = await trained(studio);
     const flare = { pains: [{ complaintId, painScore: 6 }], newSwelling: false, sessionId, warningSigns: ["faint"] };
     await inTest(orm, scope, (em) => answerMorning(scope, em, clientId, flare, "2026-10-07"));
-    expect(openWarningsOf(await recordOf(studio))).toHaveLength(1);
+    expect(openWarningsOf(await recordOf(orm, studio))).toHaveLength(1);
     const [findingId, letterId] = [newUuid(), newUuid()];
     const finding = { id: findingId, day: "2026-10-06", protocol: "tuck", side: "both", value: 90, setUp: {}, note: "" } as const;
     const letter = { id: letterId, day: "2026-10-01", by: "Dr Lowe", mediaType: "image/jpeg", bytes: Buffer.from("x") } as const;
@@ -256,7 +251,7 @@ describe("a client erased", () => {
     expect(await inTest(orm, scope, (em) => erase(scope, em, clientId))).toMatchObject({ refusal: { code: "no-such-client" } });
     const other = await makeStudio(orm);
     await expect(inTest(orm, scope, (em) => em.execute(`select erase_client('${other.clientId}', 'x')`))).rejects.toThrow(/P0001/);
-    expect((await recordOf(other)).complaints).toHaveLength(1);
+    expect((await recordOf(orm, other)).complaints).toHaveLength(1);
   });
 });
 

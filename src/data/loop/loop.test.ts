@@ -15,7 +15,7 @@ import { addLimit, liftLimit, listClients, setDailyHeight } from "../repos/clien
 import { appendFloorEvents } from "../repos/floor.repo";
 import { loadRecord } from "../repos/record.repo";
 import { addBand, addCushion, cushionOf, listBands } from "../repos/studio.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio, recordOf } from "../testing.fixture";
 import { choosePosture, raiseCeiling, recordCalmPose, recordMeasure } from "./calibrate";
 import { answerMorning } from "./morning";
 import { clearWarning } from "./correct";
@@ -27,11 +27,6 @@ beforeAll(async () => {
 });
 afterAll(() => orm.close());
 
-const recordOf = async ({ scope, clientId }: TestStudio) => {
-  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId));
-  if (!record) throw new Error("no record");
-  return record;
-};
 const calm = ({ complaintId }: TestStudio, painScore = 2) => ({
   pains: [{ complaintId, painScore }],
   newSwelling: false,
@@ -70,7 +65,7 @@ async function trainWell({ scope }: TestStudio, { sessionId, itemId }: { session
 async function session(studio: TestStudio, day: string, nextDay: string): Promise<string> {
   const opened = await inTest(orm, studio.scope, (em) => openSession(studio.scope, em, studio.clientId, day));
   if (!opened.ok) throw new Error(opened.refusal.code);
-  const itemId = (await recordOf(studio)).sessions.find(({ id }) => id === opened.sessionId)?.items[0]?.id ?? "";
+  const itemId = (await recordOf(orm, studio)).sessions.find(({ id }) => id === opened.sessionId)?.items[0]?.id ?? "";
   await trainWell(studio, { sessionId: opened.sessionId, itemId }, day);
   await inTest(orm, studio.scope, (em) =>
     answerMorning(studio.scope, em, studio.clientId, { ...calm(studio), sessionId: opened.sessionId }, nextDay),
@@ -83,11 +78,11 @@ const decide = async (
   day: string,
   more: { move?: "ease" | "hold" | "build" | null; note?: string } = {},
 ) => {
-  const itemId = (await recordOf(studio)).sessions.find(({ id }) => id === sessionId)?.items[0]?.id ?? newUuid();
+  const itemId = (await recordOf(orm, studio)).sessions.find(({ id }) => id === sessionId)?.items[0]?.id ?? newUuid();
   const choice = { sessionId, itemId, move: more.move ?? null, note: more.note ?? "" };
   return inTest(orm, studio.scope, (em) => decideItem(studio.scope, em, studio.clientId, choice, day));
 };
-const squatOf = async (studio: TestStudio) => planOf(await recordOf(studio), "squat");
+const squatOf = async (studio: TestStudio) => planOf(await recordOf(orm, studio), "squat");
 
 describe("the loop on the database", () => {
   test("goes from a kept rung over two good sessions to one lever built", async () => {
@@ -98,7 +93,7 @@ describe("the loop on the database", () => {
     expect(await decide(studio, first, "2026-10-07")).toMatchObject({ ok: true });
     const second = await session(studio, "2026-10-09", "2026-10-10");
     expect(await decide(studio, second, "2026-10-10")).toEqual({ ok: true, isSuperseded: false });
-    const record = await recordOf(studio);
+    const record = await recordOf(orm, studio);
     expect(record.decisions.map(({ move, rule }) => [move, rule])).toEqual([
       ["hold", "earned-once"],
       ["build", "earned"],
@@ -115,10 +110,10 @@ describe("the loop on the database", () => {
     const id = await session(studio, "2026-10-06", "2026-10-07");
     await decide(studio, id, "2026-10-07");
     expect(await decide(studio, id, "2026-10-07")).toMatchObject({ ok: false, refusal: { code: "already-decided" } });
-    const prescriptionId = (await recordOf(studio)).prescriptions.at(-1)?.id ?? "";
+    const prescriptionId = (await recordOf(orm, studio)).prescriptions.at(-1)?.id ?? "";
     const racing = {
       sessionId: id,
-      itemId: (await recordOf(studio)).sessions[0]?.items[0]?.id ?? "",
+      itemId: (await recordOf(orm, studio)).sessions[0]?.items[0]?.id ?? "",
       prescriptionId,
       day: "2026-10-07",
       move: "hold",
@@ -140,7 +135,7 @@ describe("the loop on the database", () => {
     const id = await session(studio, "2026-10-06", "2026-10-07");
     expect(await decide(studio, id, "2026-10-07", { move: "build" })).toMatchObject({ ok: false, refusal: { reason: "note-missing" } });
     expect(await decide(studio, id, "2026-10-07", { move: "build", note: "felt easy" })).toMatchObject({ ok: true });
-    expect((await recordOf(studio)).decisions[0]).toMatchObject({ move: "build", overruled: "hold", note: "felt easy" });
+    expect((await recordOf(orm, studio)).decisions[0]).toMatchObject({ move: "build", overruled: "hold", note: "felt easy" });
   });
 
   test("keeps nothing past a limit, and past a ceiling only with a note", async () => {
@@ -171,7 +166,7 @@ describe("the loop on the database", () => {
     expect(await keep(0.6, "")).toMatchObject({ refusal: { code: "gate-needs-note" } }); // harder than the gate said
     expect(await keep(0.6, "her own stool")).toEqual({ ok: true });
     expect(await keep(1.4, "")).toMatchObject({ refusal: { code: "setting-out-of-range" } });
-    const limitId = (await recordOf(studio)).limits[0]?.id ?? "";
+    const limitId = (await recordOf(orm, studio)).limits[0]?.id ?? "";
     await inTest(orm, studio.scope, (em) =>
       liftLimit(studio.scope, em, limitId, { kind: "lifted", by: "Dr Vane", role: "surgeon", day: "2026-11-21", reason: "healed" }),
     );
@@ -203,12 +198,12 @@ describe("the loop on the database", () => {
       ok: false,
       refusal: { code: "plan-forbidden", name: "Raised sit-to-stand" },
     });
-    const harderId = (await recordOf(studio)).limits[0]?.id ?? "";
+    const harderId = (await recordOf(orm, studio)).limits[0]?.id ?? "";
     const taken = { kind: "mistake", by: "Dana", role: "trainer", day: "2026-10-07", reason: "other client" } as const;
     await inTest(orm, studio.scope, (em) => liftLimit(studio.scope, em, harderId, taken));
     await inTest(orm, studio.scope, (em) => addLimit(studio.scope, em, studio.clientId, limit));
     expect(await build()).toMatchObject({ ok: false, refusal: { code: "overrule-refused", reason: "limit-blocks" } });
-    const limitId = (await recordOf(studio)).limits.at(-1)?.id ?? "";
+    const limitId = (await recordOf(orm, studio)).limits.at(-1)?.id ?? "";
     await inTest(orm, studio.scope, (em) => liftLimit(studio.scope, em, limitId, taken));
     expect(await build()).toMatchObject({ ok: true });
     expect((await squatOf(studio))?.prescription.dose.mixed).toEqual({ ...mixed, setCount: 2 });
@@ -231,7 +226,7 @@ describe("the loop on the database", () => {
       ok: true,
     });
     await decide(studio, await session(studio, "2026-10-09", "2026-10-10"), "2026-10-10");
-    expect((await recordOf(studio)).decisions.map(({ move }) => move)).toEqual(["hold", "build"]);
+    expect((await recordOf(orm, studio)).decisions.map(({ move }) => move)).toEqual(["hold", "build"]);
   });
 
   test("stops at a warning sign until a clearance is recorded", async () => {
@@ -246,7 +241,7 @@ describe("the loop on the database", () => {
     });
     const open = () => inTest(orm, studio.scope, (em) => openSession(studio.scope, em, studio.clientId, "2026-10-09"));
     expect(await open()).toMatchObject({ refusal: { code: "warning-open" } });
-    const [warning] = openWarningsOf(await recordOf(studio));
+    const [warning] = openWarningsOf(await recordOf(orm, studio));
     if (!warning) throw new Error("no warning");
     const clear = (sourceId: string) =>
       inTest(orm, studio.scope, (em) =>
@@ -285,13 +280,13 @@ describe("the loop on the database", () => {
     } as const;
     await inTest(orm, studio.scope, (em) => keepRung(studio.scope, em, studio.clientId, choice, "2026-10-05"));
     const raise = (day: string) => inTest(orm, studio.scope, (em) => raiseCeiling(studio.scope, em, studio.clientId, day));
-    const value = async (day: string) => fitContextOf(await recordOf(studio), day)?.ceilings[0]?.value ?? NaN;
+    const value = async (day: string) => fitContextOf(await recordOf(orm, studio), day)?.ceilings[0]?.value ?? NaN;
     await session(studio, "2026-10-06", "2026-10-07");
     expect(await raise("2026-10-07")).toMatchObject({ ok: false });
     await session(studio, "2026-10-09", "2026-10-10");
     const before = await value("2026-10-10");
     expect(await raise("2026-10-10")).toEqual({ ok: true });
-    const after = currentCeilings((await recordOf(studio)).ceilings, "2026-10-10");
+    const after = currentCeilings((await recordOf(orm, studio)).ceilings, "2026-10-10");
     expect(after.map(({ source, channel }) => [source.kind, channel])).toEqual([["history", "kneecapStress"]]);
     expect((await value("2026-10-10")) / before).toBeCloseTo(1.05, 6);
     expect(await raise("2026-10-10")).toMatchObject({ ok: false });
@@ -323,7 +318,7 @@ describe("a body measured again", () => {
     );
   /** Use of the kneecap's ceiling at the calm seat itself: 1, as long as both are of the same body. */
   const calmUse = async (studio: TestStudio): Promise<number | undefined> => {
-    const context = fitContextOf(await recordOf(studio), "2026-10-06");
+    const context = fitContextOf(await recordOf(orm, studio), "2026-10-06");
     if (!context) throw new Error("no context");
     const { uses } = judge(context, variationById("raised-sit-to-stand"), { seatHeightM: 0.58, shareFraction: 0.5 });
     return uses.find(({ channel }) => channel === "kneecapStress")?.head;
@@ -332,9 +327,9 @@ describe("a body measured again", () => {
   test("by tape is the same body better known: posture and ceilings follow, the calm seat stays at its ceiling", async () => {
     const studio = await makeStudio(orm);
     expect(await calmUse(studio)).toBeCloseTo(1, 9);
-    const before = await recordOf(studio);
+    const before = await recordOf(orm, studio);
     expect(await measure(studio, { thighM: 0.45, shankM: 0.4 })).toEqual({ ok: true });
-    const after = await recordOf(studio);
+    const after = await recordOf(orm, studio);
     expect(bodyMeasureOf(after)).toMatchObject({ thighM: 0.45, shankM: 0.4, heightM: 1.68 });
     expect(after.postures.at(-1)?.rule).not.toEqual(before.postures.at(-1)?.rule);
     const [old, now] = [before, after].map((record) => fitContextOf(record, "2026-10-06")?.ceilings);
@@ -344,29 +339,29 @@ describe("a body measured again", () => {
   });
   test("as heavier is a body that has changed: its ceilings stay, and the calm seat asks more", async () => {
     const studio = await makeStudio(orm);
-    const before = (await recordOf(studio)).ceilings.length;
+    const before = (await recordOf(orm, studio)).ceilings.length;
     expect(await measure(studio, {}, 82)).toEqual({ ok: true });
-    expect((await recordOf(studio)).ceilings).toHaveLength(before);
+    expect((await recordOf(orm, studio)).ceilings).toHaveLength(before);
     expect(await calmUse(studio)).toBeCloseTo(82 / 74, 2);
   });
   test("or a shin taken to move by another rule, keeps the calm seat at its ceiling; the measured rule can be taken up again", async () => {
     const studio = await makeStudio(orm);
     const choose = (choice: PostureChoice) =>
       inTest(orm, studio.scope, (em) => choosePosture(studio.scope, em, studio.clientId, choice, "2026-10-05"));
-    const measured = postureOf(await recordOf(studio));
+    const measured = postureOf(await recordOf(orm, studio));
     expect(measured.kind).toBe("measured");
     expect(await choose("overToes")).toEqual({ ok: true });
-    expect(postureOf(await recordOf(studio))).toEqual({ kind: "named", name: "overToes" });
+    expect(postureOf(await recordOf(orm, studio))).toEqual({ kind: "named", name: "overToes" });
     expect(await calmUse(studio)).toBeCloseTo(1, 6);
     expect(await choose("measured")).toEqual({ ok: true });
-    expect(postureOf(await recordOf(studio))).toEqual(measured);
+    expect(postureOf(await recordOf(orm, studio))).toEqual(measured);
     expect(await calmUse(studio)).toBeCloseTo(1, 6);
   });
   test("is refused whole where the measured shin can no longer be right", async () => {
     const studio = await makeStudio(orm);
-    const before = await recordOf(studio);
+    const before = await recordOf(orm, studio);
     expect(await measure(studio, { shankM: 0.25, thighM: 0.25 })).toMatchObject({ ok: false, refusal: { code: "seat-out-of-reach" } });
-    expect((await recordOf(studio)).measures).toEqual(before.measures);
+    expect((await recordOf(orm, studio)).measures).toEqual(before.measures);
   });
 });
 
@@ -379,7 +374,7 @@ describe("the heights of a client's day", () => {
     await set("toilet", 0.46);
     await set("sofa", 0.43);
     await set("toilet", null);
-    expect((await recordOf(studio)).dailyTasks).toEqual([{ name: "sofa", kind: "seat", heightM: 0.43 }]);
+    expect((await recordOf(orm, studio)).dailyTasks).toEqual([{ name: "sofa", kind: "seat", heightM: 0.43 }]);
   });
 });
 
@@ -394,7 +389,7 @@ describe("the studio's kit", () => {
   });
   test("a cushion is what an ease of a seat is worth here, and nowhere else", async () => {
     const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
-    const feltM = async (studio: TestStudio) => fitContextOf(await recordOf(studio), "2026-10-06", "right")?.kit.felt.seatHeightM;
+    const feltM = async (studio: TestStudio) => fitContextOf(await recordOf(orm, studio), "2026-10-06", "right")?.kit.felt.seatHeightM;
     expect(await feltM(mine)).toBe(CUSHION_M);
     for (const thicknessM of [0.08, 0.06]) await inTest(orm, mine.scope, (em) => addCushion(mine.scope, em, thicknessM, "2026-10-05"));
     expect([await feltM(mine), await feltM(theirs)]).toEqual([0.06, CUSHION_M]);

@@ -4,7 +4,7 @@ import { fitContextOf } from "../../core/record/derive";
 import { painLimitOf } from "../../core/record/school";
 import { eraseClient } from "../repos/client.repo";
 import { loadRecord } from "../repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../testing.fixture";
 import { chooseSchool } from "./school";
 
 let orm: MikroORM;
@@ -22,19 +22,14 @@ const GENTLE = {
 } as const;
 const choose = ({ scope, clientId }: TestStudio, choice: Parameters<typeof chooseSchool>[3], by = "Tove Lind") =>
   inTest(orm, scope, (em) => chooseSchool(scope, em, clientId, choice, by, TODAY));
-const recordOf = async ({ scope, clientId }: TestStudio) => {
-  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId));
-  if (!record) throw new Error("no record");
-  return record;
-};
 
 describe("the school of a client", () => {
   test("is the house's own until one is chosen; then that, with its author, day and reason, and the fit goes by it", async () => {
     const studio = await makeStudio(orm);
-    const before = await recordOf(studio);
+    const before = await recordOf(orm, studio);
     expect([before.school, painLimitOf(before), fitContextOf(before, TODAY)?.school.id]).toEqual([null, 3, "mainstream"]);
     expect(await choose(studio, GENTLE)).toEqual({ ok: true });
-    const after = await recordOf(studio);
+    const after = await recordOf(orm, studio);
     expect(after.school).toMatchObject({ ...GENTLE, by: "Tove Lind", day: TODAY });
     expect(painLimitOf(after)).toBe(0);
     expect(fitContextOf(after, TODAY)).toMatchObject({ school: { id: "gentle", sessionsToBuild: 4 }, targetUseFraction: 0.6 });
@@ -43,7 +38,7 @@ describe("the school of a client", () => {
     const studio = await makeStudio(orm);
     await choose(studio, GENTLE);
     await choose(studio, { preset: "one-leg", positions: {}, numbers: {}, reason: "Back again" });
-    expect((await recordOf(studio)).school).toMatchObject({ preset: "one-leg", positions: {}, reason: "Back again" });
+    expect((await recordOf(orm, studio)).school).toMatchObject({ preset: "one-leg", positions: {}, reason: "Back again" });
   });
   test("is refused where it holds what is barred in rehabilitation, and nothing is kept", async () => {
     const studio = await makeStudio(orm);
@@ -52,7 +47,7 @@ describe("the school of a client", () => {
       ok: false,
       refusal: { code: "school-barred", axisId: "trunk", positionId: "no-brace" },
     });
-    expect((await recordOf(studio)).school).toBeNull();
+    expect((await recordOf(orm, studio)).school).toBeNull();
   });
   test("is seen by no other studio, and is gone with the client", async () => {
     const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];

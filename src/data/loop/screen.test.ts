@@ -5,8 +5,7 @@ import { isBinding } from "../../core/limits/limit";
 import { fitContextOf, openWarningsOf } from "../../core/record/derive";
 import type { ScreenAnswers } from "../../core/screen/screen";
 import { addScreen, eraseClient, listClients } from "../repos/client.repo";
-import { loadRecord } from "../repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio, recordOf } from "../testing.fixture";
 import { clearWarning } from "./correct";
 import { openSession } from "./plan";
 import { type AnsweredPart, answerScreen, setRuleAside } from "./screen";
@@ -18,11 +17,6 @@ beforeAll(async () => {
 afterAll(() => orm.close());
 
 const TODAY = "2026-10-06";
-const recordOf = async ({ scope, clientId }: TestStudio) => {
-  const record = await inTest(orm, scope, (em) => loadRecord(scope, em, clientId));
-  if (!record) throw new Error("no record");
-  return record;
-};
 const answer = ({ scope, clientId }: TestStudio, part: AnsweredPart, day = TODAY) =>
   inTest(orm, scope, (em) => answerScreen(scope, em, clientId, part, day));
 const open = ({ scope, clientId }: TestStudio, day = TODAY) => inTest(orm, scope, (em) => openSession(scope, em, clientId, day));
@@ -32,7 +26,7 @@ describe("no session is built", () => {
   test("before what is missing was asked, and the refusal names it", async () => {
     const studio = await makeStudio(orm);
     await openTestSession(orm, studio, "2026-10-05");
-    const { clearance: _, ...rest } = (await recordOf(studio)).screen;
+    const { clearance: _, ...rest } = (await recordOf(orm, studio)).screen;
     await inTest(orm, studio.scope, (em) => addScreen(studio.scope, em, studio.clientId, rest as ScreenAnswers, TODAY));
     expect(await open(studio)).toEqual({ ok: false, refusal: { code: "screen-missing", missing: ["clearance"] } });
     expect(await answer(studio, { clearance: { kind: "not-asked" } })).toEqual({ ok: true });
@@ -60,7 +54,7 @@ describe("further answers", () => {
     const studio = await makeStudio(orm);
     await openTestSession(orm, studio, "2026-10-05");
     await answer(studio, { goals: [{ task: "stairs", measure: 0.18, words: "" }], back: { day: TODAY, signs: ["spreading"] } });
-    expect((await recordOf(studio)).screen).toMatchObject({ goals: [{ task: "stairs" }], activity: { active: true } });
+    expect((await recordOf(orm, studio)).screen).toMatchObject({ goals: [{ task: "stairs" }], activity: { active: true } });
     expect(await open(studio)).toEqual({ ok: false, refusal: { code: "refer-first", because: ["disc-first"] } });
     const later = { medicines: { kinds: [], injectionDay: "2026-10-07" } };
     expect(await answer(studio, later)).toMatchObject({ ok: false, refusal: { code: "day-wrong", condition: "injection" } });
@@ -70,9 +64,9 @@ describe("further answers", () => {
 describe("answers", () => {
   test("keep what was answered before, and their rules bind the fit like any limit", async () => {
     const studio = await makeStudio(orm);
-    const before = (await recordOf(studio)).screen;
+    const before = (await recordOf(orm, studio)).screen;
     await answer(studio, { conditions: [{ id: "bone-thinning", side: "both", day: null }] });
-    const record = await recordOf(studio);
+    const record = await recordOf(orm, studio);
     expect(record.screen).toEqual({ ...before, conditions: [{ id: "bone-thinning", side: "both", day: null }] });
     const context = fitContextOf(record, TODAY);
     expect(context?.careful).toContain("bone-thinning");
@@ -89,7 +83,7 @@ describe("answers", () => {
     expect(await answer(studio, { clearance: cleared("2026-10-07") })).toMatchObject({
       refusal: { code: "day-wrong", condition: "clearance" },
     });
-    expect((await recordOf(studio)).screen.conditions).toEqual([]);
+    expect((await recordOf(orm, studio)).screen.conditions).toEqual([]);
   });
   test("that name a warning sign keep it open, whatever is said later, until a clinician has cleared it", async () => {
     const studio = await makeStudio(orm);
@@ -97,7 +91,7 @@ describe("answers", () => {
     await answer(studio, { signs: { id, day: TODAY, signs: ["calf-swelling"], symptoms: [] } });
     await answer(studio, { clearance: cleared(TODAY) }); // the same signs answer again in the next row: one warning, not two
     await answer(studio, { signs: { id: newUuid(), day: TODAY, signs: [], symptoms: [] } });
-    expect(openWarningsOf(await recordOf(studio))).toMatchObject([{ sourceId: id, sign: "calf-swelling", day: TODAY }]);
+    expect(openWarningsOf(await recordOf(orm, studio))).toMatchObject([{ sourceId: id, sign: "calf-swelling", day: TODAY }]);
     const countOpen = async () => (await inTest(orm, studio.scope, (em) => listClients(studio.scope, em)))[0]?.openWarningCount;
     expect(await countOpen()).toBe(1);
     expect(await open(studio)).toMatchObject({ refusal: { code: "warning-open" } });
@@ -120,7 +114,7 @@ test("a rule is set aside once with its reason; a person's limit is not", async 
     inTest(orm, studio.scope, (em) => setRuleAside(studio.scope, em, studio.clientId, { limitId, by: "Dana", reason: "dances" }, TODAY));
   expect(await aside("rule disc-bar both")).toMatchObject({ refusal: { code: "no-such-limit" } });
   expect(await aside("rule arthritis-impact left")).toEqual({ ok: true });
-  const [limit] = (await recordOf(studio)).limits;
+  const [limit] = (await recordOf(orm, studio)).limits;
   expect(limit?.lift).toEqual({ kind: "lifted", by: "Dana", role: "trainer", day: TODAY, reason: "dances" });
   expect(await aside("rule arthritis-impact left")).toMatchObject({ refusal: { code: "no-such-limit" } });
 });

@@ -15,6 +15,7 @@ import { Migration0013 } from "./migration-0013";
 import { Migration0014 } from "./migration-0014";
 import { Migration0015 } from "./migration-0015";
 import { Migration0016 } from "./migration-0016";
+import { Migration0017 } from "./migration-0017";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -33,4 +34,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0014", class: Migration0014 },
   { name: "migration-0015", class: Migration0015 },
   { name: "migration-0016", class: Migration0016 },
+  { name: "migration-0017", class: Migration0017 },
 ];

@@ -90,6 +90,17 @@ function EndedCard({ clientId, session }: { clientId: string; session: FloorSess
         <p>
           {setCount} {setCount === 1 ? "set" : "sets"} kept. Tomorrow morning decides: ease, hold or build.
         </p>
+        {setCount > 0 && (
+          <div>
+            <p style={{ marginBottom: 6 }}>How hard was all of it, asked of the client? 0 is rest, 10 the hardest there is.</p>
+            <PainPad
+              of="Effort"
+              label="How hard the session was"
+              value={session.log.state.effortScore}
+              onTap={(effortScore) => session.tellEffort(effortScore)}
+            />
+          </div>
+        )}
         <Row>
           <Link href={`/clients/${clientId}/morning`}>Morning after</Link>
           <Link href="/">All clients</Link>

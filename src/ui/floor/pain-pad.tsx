@@ -25,15 +25,16 @@ const Score = styled.button<{ $over: boolean; $picked: boolean }>`
   }
 `;
 
-/** Nought to ten. Scores over the agreed number are marked, not hidden. */
+/** Nought to ten, of pain or of effort. Scores over the agreed number are marked, not hidden. */
 export function PainPad(props: {
   label: string;
+  of?: "Pain" | "Effort";
   value: number | null;
-  limitScore: number;
+  limitScore?: number;
   isDisabled?: boolean;
   onTap: (score: number) => void;
 }) {
-  const { label, value, limitScore, isDisabled = false, onTap } = props;
+  const { label, of = "Pain", value, limitScore = Infinity, isDisabled = false, onTap } = props;
   return (
     <Pad role="group" aria-label={label}>
       {Array.from({ length: 11 }, (_, score) => (
@@ -44,7 +45,7 @@ export function PainPad(props: {
           $over={score > limitScore}
           $picked={value === score}
           aria-pressed={value === score}
-          aria-label={`Pain ${score}${score > limitScore ? ", over the agreed number" : ""}`}
+          aria-label={`${of} ${score}${score > limitScore ? ", over the agreed number" : ""}`}
           onClick={() => onTap(score)}
         >
           {score}

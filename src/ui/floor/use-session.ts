@@ -71,6 +71,7 @@ export interface FloorSession {
   voidLast: () => void;
   end: () => void;
   goOn: () => void;
+  tellEffort: (effortScore: number) => void;
 }
 
 /** Signs that come with how a set ended: they close planning as any other does. */
@@ -218,5 +219,6 @@ export function useSession(
     },
     end: () => append({ kind: "session-ended" }),
     goOn: () => append({ kind: "session-continued" }),
+    tellEffort: (effortScore) => append({ kind: "effort-told", effortScore }),
   };
 }

@@ -53,6 +53,7 @@ const WHAT: Record<Kept["event"]["body"]["kind"], string> = {
   "warning-sign": "Warning sign",
   "item-stopped": "Exercise stopped",
   "session-ended": "End of session",
+  "effort-told": "Effort of the session",
   "session-continued": "Session continued",
 };
 

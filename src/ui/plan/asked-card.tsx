@@ -47,6 +47,9 @@ export function AskedCard({ plan, today }: { plan: PlanState; today: Day }) {
           value={draft.weakSide ?? NONE}
           onChange={(id) => change({ weakSide: id === NONE ? null : id })}
         />
+        <Button isDisabled={isBuilding} onPress={plan.addHardAndHold}>
+          + 30 s hard, 30 s hold
+        </Button>
         <Button $tone="primary" isDisabled={isBuilding} onPress={() => build({})}>
           Build it anew
         </Button>
@@ -93,6 +96,11 @@ export function AskedCard({ plan, today }: { plan: PlanState; today: Day }) {
           maxValue={12}
           value={draft.weeks}
           onChange={(weeks) => Number.isFinite(weeks) && lay({ weeks }, today)}
+        />
+        <CheckField
+          label="Heavy and light days in turn"
+          isSelected={draft.alternates === true}
+          onChange={(alternates) => lay({ alternates }, today)}
         />
       </Row>
     </Card>

@@ -8,22 +8,28 @@ import type { Day } from "../../core/day";
 import type { FitContext, Place } from "../../core/fit/context";
 import type { SessionAsked } from "../../core/session/build";
 import { SESSIONS_A_WEEK } from "../../core/session/plan";
-import { dropOrder, itemS, kitChanges, sessionS } from "../../core/session/session";
+import { dropOrder, kitChanges, lengthsS, paired, pairWorthIt, type SessionItem, sessionS } from "../../core/session/session";
 import type { UnitSystem } from "../../core/units";
 import { type ForecastAsked, forecast } from "../../core/week/forecast";
 import type { WeekTotals } from "../../core/week/totals";
 import { askWorker } from "../fit/fit-worker";
-import { Button } from "../kit/button";
+import { Button, TextButton } from "../kit/button";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
+import { dayText } from "../text/day-text";
 import { forecastText, weakName } from "../text/plan-text";
+import { percentText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
+import { Aside } from "./aside";
 import { AskedCard } from "./asked-card";
+import { BlockCard, type Grown } from "./block-card";
+import { CalendarLink } from "./calendar-link";
 import { CheckCard } from "./check-card";
 import { SessionList } from "./session-list";
 import { type Draft, type PlanState, usePlan } from "./use-plan";
-import { Totals } from "./totals";
+import { SupportCard } from "./support-card";
+import { type Effort, Totals } from "./totals";
 import { WeekStrip } from "./week-strip";
 import { WordsCard } from "./words-card";
 
@@ -53,12 +59,22 @@ export interface GoalAsked {
 }
 export interface PlanScreenProps {
   clientId: string;
+  studioId: string;
+  /** Since when a calendar may follow the programme. */
+  linkSince: Day | null;
   context: FitContext;
   first: Draft;
   asked: SessionAsked;
   isKept: boolean;
   goal: GoalAsked | null;
   mornings: ForecastAsked["mornings"];
+  /** How much of the way there is done, by the goal's own lever. */
+  way: { from: string; now: string; sinceDay: Day; doneFraction: number } | null;
+  /** What this block built, pattern by pattern. */
+  grown: readonly Grown[];
+  /** Weeks of the plan, from the first, in which a morning was not calm. */
+  painfulWeeks: readonly number[];
+  effort: Effort;
   /** What this week and the one before came to. */
   totals: readonly WeekTotals[];
   /** A ligament repair: most of the work of that leg is to be its own. */
@@ -73,8 +89,14 @@ export interface PlanScreenProps {
 }
 
 /** The session as a bar of minutes: main work dark, the rest light, what is free white. */
-function MinutesBar({ plan }: { plan: PlanState }) {
-  const { items, minutes, rounds } = plan.draft;
+function MinutesBar({ plan, items }: { plan: PlanState; items: readonly SessionItem[] }) {
+  const { minutes, rounds, weak } = plan.draft;
+  const lengths = lengthsS(items);
+  const worth = pairWorthIt(plan.draft.items, weak);
+  const nameAt = (at: number): string => {
+    const item = plan.draft.items[at];
+    return item ? variationById(item.variationId).name : "";
+  };
   const usedS = sessionS(items, rounds);
   const freeMin = Math.round(minutes - usedS / 60);
   return (
@@ -93,7 +115,7 @@ function MinutesBar({ plan }: { plan: PlanState }) {
           <span
             key={item.id}
             style={{
-              flex: itemS(item, items[i - 1]),
+              flex: lengths[i],
               background: item.part === "main" ? color.marine : color.marineSoft,
               color: color.paper,
             }}
@@ -113,6 +135,12 @@ function MinutesBar({ plan }: { plan: PlanState }) {
           .
         </Notice>
       )}
+      {worth && (freeMin < 5 || rounds > 1) && (
+        <Soft>
+          {nameAt(worth.at)} in turn with {nameAt(worth.at + 1).toLowerCase()} saves {Math.round(worth.savedS / 60)} min:{" "}
+          <TextButton onPress={() => plan.change({ items: paired(plan.draft.items, worth.at, true) })}>do them in turn</TextButton>
+        </Soft>
+      )}
     </>
   );
 }
@@ -121,11 +149,13 @@ function MinutesBar({ plan }: { plan: PlanState }) {
 function GoalCard({
   context,
   goal,
+  way,
   mornings,
   perWeek,
 }: {
   context: FitContext;
   goal: GoalAsked;
+  way: PlanScreenProps["way"];
   mornings: ForecastAsked["mornings"];
   perWeek: number;
 }) {
@@ -143,6 +173,11 @@ function GoalCard({
   return (
     <Card aria-label="The way there">
       <Title>To the {goal.name}</Title>
+      {way && (
+        <p>
+          {percentText(way.doneFraction)} of the way: from {way.from} on {dayText(way.sinceDay)}, now {way.now}.
+        </p>
+      )}
       {steps === null ? (
         <Soft role="status">Reckoning</Soft>
       ) : steps <= 0 ? (
@@ -201,7 +236,7 @@ export function PlanScreen(props: PlanScreenProps) {
               Undo
             </Button>
           </Row>
-          <MinutesBar plan={plan} />
+          <MinutesBar plan={plan} items={plan.openItems} />
           {plan.dropped.length > 0 && (
             <Soft>
               Left out for want of minutes:{" "}
@@ -214,14 +249,23 @@ export function PlanScreen(props: PlanScreenProps) {
             </Notice>
           )}
           {plan.isFailed && <Notice $tone="oxide">This device could not work it out. What is here stays; reload to try again.</Notice>}
-          <SessionList items={draft.items} units={units} onChange={(items) => plan.change({ items })} />
+          <SessionList
+            items={draft.items}
+            waitingItems={plan.waitingItems}
+            units={units}
+            onChange={(items) => plan.change({ items })}
+            onNotReady={(item) => plan.setAside(item, today)}
+          />
+          <Aside plan={plan} today={today} />
           <WeekStrip plan={plan} context={context} doneDays={props.doneDays} retests={props.retests} today={today} />
         </Stack>
         <Stack>
+          <BlockCard plan={plan} context={context} grown={props.grown} retests={props.retests} today={today} units={units} />
           <CheckCard plan={plan} clientId={clientId} />
-          {goal && <GoalCard context={context} goal={goal} mornings={mornings} perWeek={SESSIONS_A_WEEK[draft.often]} />}
+          {goal && <GoalCard context={context} goal={goal} way={props.way} mornings={mornings} perWeek={SESSIONS_A_WEEK[draft.often]} />}
           <WordsCard plan={plan} massKg={context.subject.body.massKg} isPregnant={context.careful.includes("pregnancy")} />
-          <Totals totals={props.totals} isRepaired={props.isRepaired} />
+          <SupportCard items={draft.items} massKg={context.subject.body.massKg} painfulWeeks={props.painfulWeeks} units={units} />
+          <Totals totals={props.totals} effort={props.effort} isRepaired={props.isRepaired} units={units} />
           <Card aria-label="Keep">
             <Stack $gap={8}>
               <Problem text={problem} />
@@ -234,6 +278,7 @@ export function PlanScreen(props: PlanScreenProps) {
                   <a href={`/api/clients/${clientId}/calendar`} download>
                     Calendar file
                   </a>
+                  <CalendarLink clientId={clientId} studioId={props.studioId} since={props.linkSince} units={units} />
                 </>
               ) : (
                 <Soft>Kept, it has a home sheet and a calendar file.</Soft>

@@ -1,19 +1,20 @@
 "use client";
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { ArrowDown, ArrowUp, GripVertical } from "lucide-react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
-import { itemS, type SessionItem } from "../../core/session/session";
+import { lengthsS, moved, paired, type SessionItem, without } from "../../core/session/session";
 import type { UnitSystem } from "../../core/units";
-import { Button, TextButton } from "../kit/button";
+import { Button } from "../kit/button";
 import { Soft } from "../kit/layout";
+import { MoreMenu } from "../kit/menu";
 import { settingText } from "../text/lever-text";
 import { itemDoseText, partName, tempoText } from "../text/plan-text";
 import { secondsText } from "../text/quantity-text";
 import { color, font, media, size } from "../theme/tokens";
 
-const Line = styled.li<{ $held: boolean }>`
+const Line = styled.li<{ $held: boolean; $inTurn: boolean; $waits: boolean }>`
   display: grid;
   grid-template-columns: 44px minmax(0, 2fr) minmax(0, 1fr) 62px auto;
   gap: 4px 10px;
@@ -22,7 +23,8 @@ const Line = styled.li<{ $held: boolean }>`
   padding: 5px 10px 5px 0;
   border: ${({ $held }) => ($held ? `2px solid ${color.marine}` : `1px solid ${color.fogDeep}`)};
   border-radius: ${size.radius};
-  background: ${color.paper};
+  background: ${({ $waits }) => ($waits ? color.bone : color.paper)};
+  ${({ $inTurn }) => $inTurn && `margin-bottom: -6px; border-bottom-style: dashed;`}
   strong {
     font-family: ${font.head};
   }
@@ -61,18 +63,20 @@ function ItemLine({
   item,
   index,
   count,
-  before,
+  lengthS,
+  isWaiting,
   units,
   onMove,
-  onDrop,
+  actions,
 }: {
   item: SessionItem;
   index: number;
   count: number;
-  before: SessionItem | undefined;
+  lengthS: number;
+  isWaiting: boolean;
   units: UnitSystem;
   onMove: (from: number, to: number) => void;
-  onDrop: () => void;
+  actions: readonly { name: string; act: () => void }[];
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id });
   const row = variationById(item.variationId);
@@ -80,6 +84,8 @@ function ItemLine({
     <Line
       ref={setNodeRef}
       $held={isDragging}
+      $inTurn={item.pairedWithNext === true}
+      $waits={isWaiting}
       style={{ transform: transform ? `translate(0, ${transform.y}px)` : undefined, transition, zIndex: isDragging ? 2 : undefined }}
     >
       <Grip type="button" aria-label={`Move ${row.name}`} {...attributes} {...listeners}>
@@ -91,6 +97,8 @@ function ItemLine({
         <Soft>
           {partName(item.part)}
           {settingText(item.setting, units) && `; ${settingText(item.setting, units)}`}
+          {item.pairedWithNext && "; in turn with the next, rest after both"}
+          {isWaiting && "; opens when those above are easy"}
         </Soft>
       </span>
       <span className="dose">
@@ -98,7 +106,7 @@ function ItemLine({
         <br />
         <Soft>{tempoText(item.dose, row.startsBy)}</Soft>
       </span>
-      <span className="minutes">{secondsText(itemS(item, before))}</span>
+      <span className="minutes">{isWaiting ? "" : secondsText(lengthS)}</span>
       <Moves>
         <Button $tight aria-label={`${row.name} earlier`} isDisabled={index === 0} onPress={() => onMove(index, index - 1)}>
           <ArrowUp size={16} aria-hidden />
@@ -106,9 +114,7 @@ function ItemLine({
         <Button $tight aria-label={`${row.name} later`} isDisabled={index === count - 1} onPress={() => onMove(index, index + 1)}>
           <ArrowDown size={16} aria-hidden />
         </Button>
-        <TextButton aria-label={`Leave out ${row.name}`} isDisabled={count === 1} onPress={onDrop}>
-          leave out
-        </TextButton>
+        <MoreMenu label={`More for ${row.name}`} actions={actions} />
       </Moves>
     </Line>
   );
@@ -117,18 +123,55 @@ function ItemLine({
 /** The session in its order: dragged by mouse or finger, by keyboard on its grip, or moved by one with the arrows. */
 export function SessionList({
   items,
+  waitingItems,
   units,
   onChange,
+  onNotReady,
 }: {
   items: readonly SessionItem[];
+  /** Those of them that are not opened yet. */
+  waitingItems: readonly SessionItem[];
   units: UnitSystem;
   onChange: (items: SessionItem[]) => void;
+  onNotReady: (item: SessionItem) => void;
 }) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const move = (from: number, to: number): void => onChange(arrayMove([...items], from, to));
+  const move = (from: number, to: number): void => onChange(moved(items, from, to));
+  const lengths = lengthsS(items);
+  const actionsOf = (item: SessionItem, i: number): { name: string; act: () => void }[] => [
+    ...(items.length > 1
+      ? [
+          { name: "Leave out", act: () => onChange(without(items, item)) },
+          { name: "Not ready: again in a week", act: () => onNotReady(item) },
+        ]
+      : []),
+    ...(i + 1 < items.length
+      ? [
+          {
+            name: item.pairedWithNext ? "No longer in turn" : "In turn with the next",
+            act: () => onChange(paired(items, i, !item.pairedWithNext)),
+          },
+        ]
+      : []),
+    ...(i > 0
+      ? [
+          {
+            name: item.waits ? "Open it now" : "Wait until those above are easy",
+            act: () =>
+              onChange(
+                items.map((each) => {
+                  if (each !== item) return each;
+                  const { waits, ...rest } = each;
+                  return waits ? rest : { ...rest, waits: true };
+                }),
+              ),
+          },
+        ]
+      : []),
+  ];
   return (
     <DndContext
       id="session"
@@ -147,10 +190,11 @@ export function SessionList({
               item={item}
               index={i}
               count={items.length}
-              before={items[i - 1]}
+              lengthS={lengths[i] ?? 0}
+              isWaiting={waitingItems.includes(item)}
               units={units}
               onMove={move}
-              onDrop={() => onChange(items.filter((other) => other !== item))}
+              actions={actionsOf(item, i)}
             />
           ))}
         </ol>

@@ -106,13 +106,16 @@ export function SheetPage({ clientId, sheet, isLarge }: { clientId: string; shee
                 <p>
                   <strong>{[line.dose, line.first].filter(Boolean).join("; ")}</strong>
                 </p>
-                <p>{[line.tempo, line.rest].filter((part) => part !== "").join("; ")}</p>
+                <p>{[line.tempo, line.rest, line.turn].filter(Boolean).join("; ")}</p>
                 <p>{line.cues.join(". ")}.</p>
                 <Soft style={{ color: "#000" }}>{line.why}</Soft>
               </div>
             </li>
           ))}
         </ol>
+        {sheet.later.map((words) => (
+          <p key={words}>{words}</p>
+        ))}
         <footer>
           <ul>
             {SHEET_RULES.map((rule) => (

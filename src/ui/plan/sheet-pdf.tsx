@@ -33,6 +33,7 @@ export interface SheetDocument {
   days: string;
   note: string;
   lines: readonly (SheetLine & { figure: PlainFigure | null })[];
+  later: readonly string[];
   isLarge: boolean;
 }
 
@@ -75,7 +76,7 @@ function Drawn({ figure }: { figure: PlainFigure }) {
   );
 }
 
-function Sheet({ title, forWhom, days, note, lines, isLarge }: SheetDocument) {
+function Sheet({ title, forWhom, days, note, lines, later, isLarge }: SheetDocument) {
   const size = isLarge ? 18 : 14;
   const s = styles(size);
   return (
@@ -95,13 +96,16 @@ function Sheet({ title, forWhom, days, note, lines, isLarge }: SheetDocument) {
                 <Text>{[line.setUp, line.setting].filter((part) => part !== "").join(" ")}</Text>
                 <Text>
                   <Text style={{ fontWeight: 700 }}>{[line.dose, line.first].filter(Boolean).join("; ")}</Text>
-                  {`; ${[line.tempo, line.rest].filter((part) => part !== "").join("; ")}`}
+                  {`; ${[line.tempo, line.rest, line.turn].filter(Boolean).join("; ")}`}
                 </Text>
                 <Text>{line.cues.join(". ")}.</Text>
               </View>
             </View>
           ))}
         </View>
+        {later.map((words) => (
+          <Text key={words}>{words}</Text>
+        ))}
         <View style={s.rules} wrap={false}>
           <Text>{SHEET_RULES.join(" ")}</Text>
           <Text style={s.call}>{SHEET_CALL}</Text>

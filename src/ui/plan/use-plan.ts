@@ -2,11 +2,11 @@
 import { useCallback, useEffect, useState } from "react";
 import type { Day } from "../../core/day";
 import type { FitContext } from "../../core/fit/context";
-import type { SessionAsked } from "../../core/session/build";
+import { hardAndHold, type SessionAsked } from "../../core/session/build";
 import { laidFrom, rulesOf } from "../../core/session/plan";
 import type { Scan } from "../../core/session/scan";
-import type { SessionItem } from "../../core/session/session";
-import { type Laid, moveMissed } from "../../core/week/week";
+import { type SessionItem, waiting, without } from "../../core/session/session";
+import { alternating, type Laid, moveMissed, retryDay } from "../../core/week/week";
 import type { NewTrainingPlan } from "../../schemas/training-plan.schema";
 import { askWorker } from "../fit/fit-worker";
 
@@ -68,14 +68,32 @@ export function usePlan(context: FitContext, first: Draft, asked: SessionAsked, 
     const answer = moveMissed(missed, coming, from, rulesOf(draft, context.school, doneDays));
     if (!answer.ok) return setSaid(`No free day for it within ${answer.within} days: another weekday, or leave it out.`);
     setSaid("");
-    change({ laid: answer.laid });
+    change({ laid: alternating(answer.laid, draft.alternates === true) });
   };
+  const waitingItems = waiting(items, context.calmRows);
+  const aside = draft.setAside ?? [];
   return {
     draft,
     change,
     build,
     move,
     lay: (part: Partial<Draft>, from: Day) => change({ ...part, laid: laidFrom({ ...draft, ...part }, context.school, doneDays, from) }),
+    waitingItems,
+    openItems: items.filter((item) => !waitingItems.includes(item)),
+    setAside: (item: SessionItem, today: Day) =>
+      change({ items: without(items, item), setAside: [...aside, { item, backOn: retryDay(today) }] }),
+    bringBack: (item: SessionItem) =>
+      change({
+        items: [...items.filter(({ id }) => id !== item.id), item],
+        setAside: aside.filter((each) => each.item !== item),
+      }),
+    addHardAndHold: () => {
+      const pair = hardAndHold(context);
+      if (!pair) return setSaid("Nothing of bike, rower or walk, or no hold, is open here today.");
+      setSaid("");
+      const ids = pair.map(({ id }) => id);
+      change({ items: [...items.filter(({ id }) => !ids.includes(id)), ...pair] });
+    },
     undo: () => setHistory((all) => (all.length > 1 ? all.slice(0, -1) : all)),
     canUndo: history.length > 1,
     isBuilding,

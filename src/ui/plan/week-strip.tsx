@@ -2,16 +2,17 @@
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
+import { variationById } from "../../core/catalogue/catalogue";
 import { type Day, dayAfter, mondayOf, weekdayOf } from "../../core/day";
 import type { FitContext } from "../../core/fit/context";
-import { blockWeek, BLOCK_WEEKS, type Laid, refusalOn } from "../../core/week/week";
+import { alternating, blockWeek, BLOCK_WEEKS, type Laid, refusalOn } from "../../core/week/week";
 import { Button, TextButton } from "../kit/button";
 import { CheckField, TextField } from "../kit/fields";
 import { Row, Soft, Title } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { dayRefusalText, WEEKDAYS } from "../text/plan-text";
 import { color, media } from "../theme/tokens";
-import { rulesOf } from "../../core/session/plan";
+import { blockStart, rulesOf } from "../../core/session/plan";
 import type { PlanState } from "./use-plan";
 
 const Days = styled.ol`
@@ -62,7 +63,7 @@ export function WeekStrip({
   const [isHeavy, setHeavy] = useState(true);
   const from = dayAfter(mondayOf(today), 7 * page);
   const days = Array.from({ length: 14 }, (_, i) => dayAfter(from, i));
-  const first = draft.laid.toSorted((a, b) => a.day.localeCompare(b.day))[0]?.day;
+  const first = blockStart(draft);
   const week = first ? blockWeek(first, days[0]! < first ? first : days[0]!) : 1;
   const session = (day: Day): Laid | undefined => draft.laid.find((each) => each.day === day);
   return (
@@ -94,7 +95,20 @@ export function WeekStrip({
           return (
             <DayCard key={day} $on={laid !== undefined || isDone} $today={day === today}>
               <strong>{shortDay(day)}</strong>
-              {isDone ? <span>trained</span> : laid ? <span>Session, {draft.at}</span> : <Soft>rest</Soft>}
+              {isDone ? (
+                <span>trained</span>
+              ) : laid ? (
+                <span>
+                  {laid.isLight ? "Light" : draft.alternates ? "Heavy" : "Session"}, {draft.at}
+                </span>
+              ) : (
+                <Soft>rest</Soft>
+              )}
+              {(draft.setAside ?? [])
+                .filter(({ backOn }) => backOn === day)
+                .map(({ item }) => (
+                  <Soft key={item.id}>try again: {variationById(item.variationId).name.toLowerCase()}</Soft>
+                ))}
               {retests
                 .filter((retest) => retest.day === day)
                 .map((retest) => (
@@ -124,7 +138,14 @@ export function WeekStrip({
               {!laid && !isDone && day >= today && refusal === null && (
                 <TextButton
                   aria-label={`Put a session on ${shortDay(day)}`}
-                  onPress={() => change({ laid: [...draft.laid, { id: `${draft.often} ${day} own`, day, often: draft.often }] })}
+                  onPress={() =>
+                    change({
+                      laid: alternating(
+                        [...draft.laid, { id: `${draft.often} ${day} own`, day, often: draft.often }],
+                        draft.alternates === true,
+                      ),
+                    })
+                  }
                 >
                   put one here
                 </TextButton>

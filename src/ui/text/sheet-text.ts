@@ -1,4 +1,6 @@
 import { variationById } from "../../core/catalogue/catalogue";
+import type { SessionItem } from "../../core/session/session";
+import { dayText } from "./day-text";
 import type { TrainingPlan } from "../../core/session/plan";
 import type { SheetItem } from "../../core/session/sheet";
 import type { LeverId, Setting } from "../../core/templates/lever";
@@ -18,11 +20,13 @@ export interface SheetLine {
   first: string | null;
   tempo: string;
   rest: string;
+  /** Done in turn with another. */
+  turn: string | null;
   cues: readonly string[];
 }
 /** Settings that a client can set at home; angles are for whoever can see them. */
 const TOLD: readonly LeverId[] = ["seatHeightM", "stepHeightM", "benchHeightM", "handForceN", "loadKg", "ankleKg", "bandForceN"];
-export function sheetLine({ item, variationId, setting, recipes, cues }: SheetItem, units: UnitSystem): SheetLine {
+export function sheetLine({ item, variationId, setting, recipes, cues }: SheetItem, units: UnitSystem, next?: SheetItem): SheetLine {
   const row = variationById(variationId);
   const built = recipes.map(({ lever }) => lever);
   const plain = Object.fromEntries(
@@ -39,8 +43,22 @@ export function sheetLine({ item, variationId, setting, recipes, cues }: SheetIt
     first: side ? `${side.side} leg first` : null,
     tempo: tempoText(item.dose, row.startsBy),
     rest: item.dose.restS > 0 ? `rest ${secondsText(item.dose.restS)} between sets` : "",
+    turn: item.pairedWithNext && next ? `in turn with ${variationById(next.variationId).name.toLowerCase()}, rest after both` : null,
     cues,
   };
+}
+/** What is to come, and what differs by day. */
+export function laterText(
+  { alternates, setAside = [] }: Pick<TrainingPlan, "alternates" | "setAside">,
+  waits: readonly SessionItem[],
+): string[] {
+  const names = (items: readonly SessionItem[]): string =>
+    items.map(({ variationId }) => variationById(variationId).name.toLowerCase()).join(", ");
+  return [
+    ...(alternates ? ["Every second day is a light one: one set fewer, and the smaller number of repetitions."] : []),
+    ...(waits.length > 0 ? [`Later, when these are easy: ${names(waits)}.`] : []),
+    ...setAside.map(({ item, backOn }) => `Not ready yet: ${names([item])}. Try it again from ${dayText(backOn)}.`),
+  ];
 }
 
 /** "Mon and Thu" or "three a week, a day between" */

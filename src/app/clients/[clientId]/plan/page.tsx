@@ -4,16 +4,33 @@ import { conditionIds } from "../../../../core/assess/pick";
 import { variationById } from "../../../../core/catalogue/catalogue";
 import { OWN_DAY } from "../../../../core/fit/daily";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
-import type { ClientRecord } from "../../../../core/record/record";
+import type { ClientRecord, RungFact } from "../../../../core/record/record";
+import type { UnitSystem } from "../../../../core/units";
 import { buildSession } from "../../../../core/session/build";
-import { laidFrom } from "../../../../core/session/plan";
-import { doneSets, trainedDays, usualAsked, usualWeek } from "../../../../core/record/programme";
+import { blockStart, laidFrom } from "../../../../core/session/plan";
+import {
+  builtSince,
+  dailyLoads,
+  doneSets,
+  painfulWeeks,
+  strengthTrends,
+  trainedDays,
+  usualAsked,
+  usualWeek,
+  wayToGoal,
+} from "../../../../core/record/programme";
+import type { Pattern } from "../../../../core/catalogue/variation";
+import type { LeverId } from "../../../../core/templates/lever";
 import { rangeOf } from "../../../../core/templates/form";
 import type { Subject } from "../../../../core/templates/template";
 import { weekTotals } from "../../../../core/week/totals";
+import { readStudio } from "../../../../data/orm";
+import { calendarLinkSince } from "../../../../data/repos/calendar-link.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { type GoalAsked, PlanScreen } from "../../../../ui/plan/plan-screen";
+import { patternName } from "../../../../ui/text/catalogue-text";
+import { leverValueText, settingText } from "../../../../ui/text/lever-text";
 import { protocolName } from "../../../../ui/text/protocol-text";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
@@ -22,7 +39,7 @@ interface Props {
 }
 
 /** The hardest height of the client's own day that a planned rung leads to. */
-function goalOf(record: ClientRecord, subject: Subject): GoalAsked | null {
+function goalOf(record: ClientRecord, subject: Subject): (GoalAsked & { pattern: Pattern; lever: LeverId; wanted: number }) | null {
   const plans = currentPlans(record);
   for (const { name, kind, heightM } of record.dailyTasks.toReversed()) {
     const { pattern, rowId, lever } = OWN_DAY[kind];
@@ -32,6 +49,9 @@ function goalOf(record: ClientRecord, subject: Subject): GoalAsked | null {
     const { shareFraction } = plan.rung.setting;
     return {
       name,
+      pattern,
+      lever,
+      wanted: heightM,
       from: { variationId: plan.rung.variationId, setting: plan.rung.setting },
       to: { variationId: rowId, setting: { [lever]: heightM, ...(shareFraction === undefined ? {} : { shareFraction }) } },
     };
@@ -39,9 +59,12 @@ function goalOf(record: ClientRecord, subject: Subject): GoalAsked | null {
   return null;
 }
 
+const rungText = ({ variationId, setting }: RungFact, units: UnitSystem): string =>
+  [variationById(variationId).name.toLowerCase(), settingText(setting, units)].filter(Boolean).join(", ");
+
 export default async function PlanPage({ params }: Props) {
   const { clientId } = await params;
-  const { today, unitSystem } = await requireSignedIn();
+  const { today, unitSystem, scope } = await requireSignedIn();
   const record = await requireRecord(clientId);
   const context = fitContextOf(record, today);
   if (!context)
@@ -73,19 +96,30 @@ export default async function PlanPage({ params }: Props) {
     return { ...draft, laid: laidFrom(draft, context.school, doneDays, today) };
   };
   const { day: _day, sequence: _sequence, ...first } = kept ?? { day: today, sequence: 0, ...make() };
+  const goal = goalOf(record, context.subject);
+  const way = goal && wayToGoal(record, goal);
   return (
     <PlanScreen
       key={kept?.sequence ?? "new"}
       clientId={clientId}
+      studioId={scope.studioId}
+      linkSince={kept && (await readStudio(scope.studioId, (em) => calendarLinkSince(scope, em, clientId)))}
       context={context}
       first={first}
       asked={asked}
       isKept={kept !== null}
-      goal={goalOf(record, context.subject)}
+      goal={goal}
       mornings={{ calm: count("calm"), noticed: count("noticed"), flare: count("flare") }}
       doneDays={doneDays}
       totals={weekTotals(doneSets(record))}
       isRepaired={conditionIds(record.screen).includes("ligament-repair")}
+      way={way && { ...way, from: leverValueText(way.lever, way.from, unitSystem), now: leverValueText(way.lever, way.now, unitSystem) }}
+      grown={builtSince(record, blockStart(first) ?? today).map(({ from, to }) => ({
+        name: `${patternName(to.pattern)}, ${to.side}`,
+        words: `${rungText(from, unitSystem)}, now ${rungText(to, unitSystem)}`,
+      }))}
+      painfulWeeks={painfulWeeks(record, blockStart(first) ?? today)}
+      effort={{ ...dailyLoads(record, today), strength: strengthTrends(record) }}
       retests={retestsOf(record.findings, conditionIds(record.screen), today).map(({ protocol, dueDay }) => ({
         day: dueDay < today ? today : dueDay,
         name: protocolName(protocol),

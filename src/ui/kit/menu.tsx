@@ -1,0 +1,50 @@
+"use client";
+import { Ellipsis } from "lucide-react";
+import { Button as AriaButton, Menu, MenuItem, MenuTrigger, Popover } from "react-aria-components";
+import styled from "styled-components";
+import { color, size } from "../theme/tokens";
+
+const Dots = styled(AriaButton)`
+  display: grid;
+  place-items: center;
+  min-width: ${size.target};
+  min-height: ${size.target};
+  border: 0;
+  background: none;
+  color: ${color.ink};
+  cursor: pointer;
+`;
+const Sheet = styled(Popover)`
+  min-width: 220px;
+  border: 1px solid ${color.marine};
+  border-radius: ${size.radius};
+  background: ${color.paper};
+`;
+const Item = styled(MenuItem)`
+  min-height: ${size.target};
+  padding: 10px 12px;
+  cursor: pointer;
+  &[data-focused] {
+    background: ${color.brassWash};
+  }
+`;
+
+/** What else can be done with one thing. */
+export function MoreMenu({ label, actions }: { label: string; actions: readonly { name: string; act: () => void }[] }) {
+  return (
+    <MenuTrigger>
+      <Dots aria-label={label}>
+        <Ellipsis size={20} aria-hidden />
+      </Dots>
+      <Sheet>
+        <Menu aria-label={label} onAction={(key) => actions.find(({ name }) => name === key)?.act()}>
+          {actions.map(({ name }) => (
+            <Item key={name} id={name}>
+              {name}
+            </Item>
+          ))}
+        </Menu>
+      </Sheet>
+    </MenuTrigger>
+  );
+}
