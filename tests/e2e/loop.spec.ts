@@ -90,12 +90,18 @@ test("the whole loop by mouse, with a knee limited to 95 degrees by a surgeon", 
   await expect(page.getByText(/from the next set on/)).toBeHidden();
   await page.getByRole("button", { name: "End session" }).click();
   await expect(page.getByText("1 set kept.")).toBeVisible();
+  await page.getByRole("button", { name: "Effort 6", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Effort 6", exact: true, pressed: true })).toBeVisible();
   await expectAccessible(page);
   await expect(page.getByText("Saved in the studio")).toBeVisible();
   const [kept] = await sql<{ repetitions: number; pain_score: number; left_in_tank: number }>(
     "select * from performed_set order by ended_at desc limit 1",
   );
   expect(kept).toMatchObject({ repetitions: 2, pain_score: 1, left_in_tank: 4 });
+  const efforts = await sql<{ effort: string }>(
+    "select payload ->> 'effortScore' as effort from floor_event where kind = 'effort-told' and created_by <> 'demo' order by receipt desc limit 1",
+  );
+  expect(efforts[0]?.effort).toBe("6");
 
   // the morning after: yesterday's session of the demo waits first
   await nightPasses("Maren Holt");

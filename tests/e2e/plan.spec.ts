@@ -94,6 +94,63 @@ test("a bad back and a pregnancy have sessions with nothing in them that is clos
   }
 });
 
+test("what goes in turn, waits, or is set aside for a week is on the page and on the sheet; a calendar follows by its link until it is stopped", async ({
+  trainer: page,
+  browser,
+}) => {
+  await openClient(page, "Maren Holt", "Plan");
+  const list = page.getByRole("list", { name: "Session" });
+  await expect(page.getByRole("status").filter({ hasText: /min of 45/ })).toBeVisible();
+  const names = await list.locator("strong").allInnerTexts();
+  const minutes = async (): Promise<number> =>
+    parseInt(
+      await page
+        .getByRole("status")
+        .filter({ hasText: /min of/ })
+        .innerText(),
+      10,
+    );
+  const more = async (name: string, action: string | RegExp): Promise<void> => {
+    await page.getByRole("button", { name: `More for ${name}`, exact: true }).click();
+    await page.getByRole("menuitem", { name: action }).click();
+  };
+  const before = await minutes();
+  await page.getByRole("button", { name: "do them in turn" }).click();
+  await expect(list).toContainText("in turn with the next, rest after both");
+  expect(await minutes()).toBeLessThan(before);
+  const [setAside, waits] = [names.at(-1)!, names.at(-2)!];
+  await more(setAside, /Not ready/);
+  await expect(page.getByRole("list", { name: "Set aside" })).toContainText(setAside);
+  await more(waits, /Wait until/);
+  await expect(list).toContainText("opens when those above are easy");
+  await page.getByRole("button", { name: /30 s hard/ }).click();
+  await expect(list.getByText("conditioning", { exact: false })).toHaveCount(2);
+  await page.getByText("Heavy and light days in turn").click();
+  const weeks = page.getByRole("region", { name: "Weeks" });
+  await page.getByRole("button", { name: "A week later" }).click();
+  await expect(weeks.getByText("Light, 10:00").first()).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Keep the plan" }).click();
+  await expect(page.getByRole("button", { name: "Kept", exact: true })).toBeVisible();
+
+  await page.getByRole("button", { name: /link for a calendar/ }).click();
+  const link = await page.getByRole("textbox", { name: "Private calendar link" }).inputValue();
+  const calendarApp = await browser.newContext();
+  const followed = await calendarApp.request.get(link);
+  expect([followed.status(), followed.headers()["content-type"]]).toEqual([200, "text/calendar; charset=utf-8"]);
+  expect(await followed.text()).toContain("light");
+  expect((await calendarApp.request.get(`${link.slice(0, -1)}${link.endsWith("A") ? "B" : "A"}`)).status()).toBe(404);
+  await page.getByRole("button", { name: "stop the link" }).click();
+  await expect.poll(async () => (await calendarApp.request.get(link)).status()).toBe(404);
+  await calendarApp.close();
+
+  await page.getByRole("link", { name: "Home sheet" }).click();
+  const sheet = page.getByRole("article");
+  await expect(sheet).toContainText("Every second day is a light one");
+  await expect(sheet).toContainText(`Later, when these are easy: ${waits.toLowerCase()}`);
+  await expect(sheet).toContainText(`Not ready yet: ${setAside.toLowerCase()}`);
+});
+
 test("the sheet and the calendar are read by nobody else", async ({ trainer: page, browser }) => {
   const [client] = await sql<{ id: string }>("select client_id as id from client_revision where name = 'Ansel Birk'");
   const files = ["sheet", "calendar"].map((kind) => `/api/clients/${client?.id}/${kind}`);

@@ -65,7 +65,7 @@ export function proposedDose(
   const tempo =
     given.workS === undefined
       ? ((given.tempo ? tempoFrom(given.tempo, row.startsBy) : null) ?? row.dose.tempo)
-      : { lowerS: 0, pauseS: Math.max(0, given.workS - 1), riseS: 1 };
+      : { lowerS: 0, pauseS: given.workS, riseS: 0 };
   const left = LEFT_BY_EFFORT[positionOf(school, "effort")?.id ?? ""] ?? 3;
   reasons.push({ code: "school", axisId: "effort" });
   return {

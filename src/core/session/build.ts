@@ -127,7 +127,7 @@ export function hardAndHold(context: FitContext): [SessionItem, SessionItem] | n
   });
   return [
     { ...timed(hard, 0, { lowerS: 0, pauseS: 0, riseS: HARD_S }), pairedWithNext: true },
-    timed(held, HARD_S, { lowerS: 0, pauseS: HARD_S - 1, riseS: 1 }),
+    timed(held, HARD_S, { lowerS: 0, pauseS: HARD_S, riseS: 0 }),
   ];
 }
 const HARD_ROUNDS = 4;

@@ -74,7 +74,7 @@ export function sessionEvents(
   }
   events.push(event({ kind: "session-ended" }, 30));
   const hardest = Math.max(0, ...scripts.map(({ strain }) => strain));
-  events.push(event({ kind: "effort-told", effortScore: Math.max(2, Math.min(9, Math.round(5 * hardest) + chance.between(-1, 1))) }, 20));
+  events.push(event({ kind: "effort-told", effortScore: Math.max(2, Math.min(9, Math.round(5 * hardest))) }, 20));
   return events;
 }
 
