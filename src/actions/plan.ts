@@ -1,9 +1,16 @@
 "use server";
 import { correctSession } from "../data/loop/correct";
 import { answerMorning } from "../data/loop/morning";
-import { decideItem, keepRung, openSession } from "../data/loop/plan";
+import { decideHolds, decideItem, keepRung, openProgramme, openSession } from "../data/loop/plan";
 import { sessionCorrectionSchema } from "../schemas/floor.schema";
-import { decisionChoiceSchema, morningSchema, rungChoiceSchema, sessionChoiceSchema } from "../schemas/plan.schema";
+import {
+  decisionChoiceSchema,
+  holdsChoiceSchema,
+  morningSchema,
+  programmeChoiceSchema,
+  rungChoiceSchema,
+  sessionChoiceSchema,
+} from "../schemas/plan.schema";
 import { type StepResult, takeStep } from "./step";
 
 export async function keepRungAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
@@ -18,6 +25,13 @@ export async function openSessionAction(clientId: string, input: unknown, stepId
   );
 }
 
+/** Today's session of the programme, without what was left out. */
+export async function openProgrammeAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult<{ sessionId: string }>> {
+  return takeStep("open-programme", stepId, programmeChoiceSchema, input, ({ scope, today }, em, { leftOut }) =>
+    openProgramme(scope, em, clientId, today, leftOut),
+  );
+}
+
 export async function answerMorningAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
   return takeStep("morning", stepId, morningSchema, input, ({ scope, today }, em, morning) =>
     answerMorning(scope, em, clientId, morning, today),
@@ -27,6 +41,13 @@ export async function answerMorningAction(clientId: string, input: unknown, step
 export async function decideAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult<{ isSuperseded: boolean }>> {
   return takeStep("decide", stepId, decisionChoiceSchema, input, ({ scope, today }, em, choice) =>
     decideItem(scope, em, clientId, choice, today),
+  );
+}
+
+/** One tap for every exercise of a session that the rules hold. */
+export async function decideHoldsAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("decide-holds", stepId, holdsChoiceSchema, input, ({ scope, today }, em, { sessionId }) =>
+    decideHolds(scope, em, clientId, sessionId, today),
   );
 }
 

@@ -103,7 +103,7 @@ export const KitListRow = defineEntity({
 export const TrainingPlanRow = defineEntity({
   name: "TrainingPlanRow",
   tableName: "training_plan",
-  properties: { ...scoped, clientId: p.uuid(), plan: p.json<TrainingPlan>() },
+  properties: { ...scoped, clientId: p.uuid(), plan: p.json<Omit<TrainingPlan, "keptAt">>() },
 });
 
 /** A private link to a client's calendar; none where its hash is missing. The latest counts. */

@@ -1,3 +1,4 @@
+import type { Part } from "../core/session/session";
 import { defineEntity, p } from "@mikro-orm/core";
 import type { Dose, Pattern } from "../core/catalogue/variation";
 import type { FloorEventBody, PerformedSet } from "../core/floor/events";
@@ -20,6 +21,7 @@ export const RungRow = defineEntity({
     pattern: p.string().$type<Pattern>(),
     variationId: p.string(),
     side: p.string().$type<Side>(),
+    line: p.string().nullable(),
     setting: p.json<StoredSetting>(),
     day: p.date(),
   },
@@ -58,13 +60,20 @@ export const PrescriptionRow = defineEntity({
 export const SessionRow = defineEntity({
   name: "SessionRow",
   tableName: "training_session",
-  properties: { ...scoped, clientId: p.uuid(), day: p.date(), endedAt: p.datetime().nullable() },
+  properties: { ...scoped, clientId: p.uuid(), day: p.date(), endedAt: p.datetime().nullable(), isLight: p.boolean() },
 });
 
 export const SessionItemRow = defineEntity({
   name: "SessionItemRow",
   tableName: "session_item",
-  properties: { ...scoped, sessionId: p.uuid(), prescriptionId: p.uuid(), position: p.integer() },
+  properties: {
+    ...scoped,
+    sessionId: p.uuid(),
+    prescriptionId: p.uuid(),
+    position: p.integer(),
+    part: p.string().$type<Part>().nullable(),
+    inTurn: p.boolean(),
+  },
 });
 
 export const FloorEventRow = defineEntity({

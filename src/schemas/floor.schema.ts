@@ -20,6 +20,7 @@ const bodies = {
     newSwelling: Joi.boolean().required(),
     choice: Joi.string().valid("as-planned", "ease-all", "stop").required(),
     note: text(400),
+    underRelief: Joi.boolean(),
   }),
   "set-ended": Joi.object({
     kind,
@@ -30,6 +31,7 @@ const bodies = {
     painScore: painScore.allow(null).required(),
     faults: faults.required(),
     endedBy: endedBy.required(),
+    workedS: Joi.number().min(0).max(7200),
   }),
   "set-corrected": Joi.object({ kind, setId: uuid.required(), change: change.required() }),
   "set-voided": Joi.object({ kind, setId: uuid.required() }),
@@ -50,6 +52,8 @@ const bodies = {
       .valid(...WARNING_SIGNS)
       .required(),
   }),
+  "item-skipped": Joi.object({ kind, itemId: uuid.required() }),
+  "item-resumed": Joi.object({ kind, itemId: uuid.required() }),
   "item-stopped": Joi.object({ kind, itemId: uuid.required() }),
   "session-ended": Joi.object({ kind }),
   "session-continued": Joi.object({ kind }),

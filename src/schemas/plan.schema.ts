@@ -6,7 +6,7 @@ import type { Side } from "../core/mechanics/channels";
 import type { DecisionMove } from "../core/progress/decide";
 import { PAIN_SCALE } from "../core/progress/morning";
 import type { Setting } from "../core/templates/lever";
-import { maybeWords, settingSchema, side, uuid, variationId, within } from "./fields";
+import { maybeWords, settingSchema, side, text, uuid, variationId, within } from "./fields";
 
 const note = maybeWords(400);
 
@@ -41,6 +41,10 @@ export const sessionChoiceSchema = Joi.object<{ prescriptionIds: string[] }, tru
   prescriptionIds: Joi.array().items(uuid).min(1).max(20).required(),
 });
 
+export const programmeChoiceSchema = Joi.object<{ leftOut: string[] }, true>({
+  leftOut: Joi.array().items(text(80).min(1)).max(30).required(),
+});
+
 export interface NewMorning {
   sessionId: string | null;
   pains: { complaintId: string; painScore: number }[];
@@ -73,3 +77,4 @@ export const decisionChoiceSchema = Joi.object<NewDecisionChoice, true>({
   move: Joi.string().valid("ease", "hold", "build", "rest", "stop").required(),
   note: note.required(),
 });
+export const holdsChoiceSchema = Joi.object<{ sessionId: string }, true>({ sessionId: uuid.required() });

@@ -11,6 +11,7 @@ const sideDose = Joi.object({
   side: side.required(),
   setCount: within({ min: 1, max: 10 }).integer().required(),
   repetitions: within({ min: 1, max: 200 }).integer().required(),
+  place: Joi.object({ variationId: variationId.required(), setting: settingSchema.required() }),
 });
 const tempoS = within({ min: 0, max: 1200 }).required();
 const item = Joi.object({
@@ -28,10 +29,11 @@ const item = Joi.object({
     restS: within({ min: 0, max: 600 }).required(),
   }).required(),
   sides: Joi.array().items(sideDose).max(2).required(),
+  isKept: Joi.boolean().valid(true),
   pairedWithNext: Joi.boolean().valid(true),
   waits: Joi.boolean().valid(true),
 });
-export type NewTrainingPlan = Omit<TrainingPlan, "day" | "sequence">;
+export type NewTrainingPlan = Omit<TrainingPlan, "day" | "sequence" | "keptAt">;
 /** A programme as a page keeps it. */
 export const trainingPlanSchema = Joi.object<NewTrainingPlan>({
   minutes: within({ min: 10, max: 180 }).required(),

@@ -3,7 +3,7 @@ import { expect, expectAccessible, openClient, sql, test } from "./studio";
 test("a session for a sore knee is built, reordered by mouse, keyboard and arrows, undone, laid on weeks and kept", async ({
   trainer: page,
 }) => {
-  await openClient(page, "Ansel Birk", "Plan");
+  await openClient(page, "Bram Ketter", "Plan");
   const list = page.getByRole("list", { name: "Session" });
   const names = (): Promise<string[]> => list.locator("strong").allInnerTexts();
   await expect(page.getByRole("status").filter({ hasText: /min of 45/ })).toBeVisible();
@@ -115,7 +115,7 @@ test("what goes in turn, waits, or is set aside for a week is on the page and on
     await page.getByRole("menuitem", { name: action }).click();
   };
   const before = await minutes();
-  await page.getByRole("button", { name: "do them in turn" }).click();
+  await more(names[2]!, "In turn with the next");
   await expect(list).toContainText("in turn with the next, rest after both");
   expect(await minutes()).toBeLessThan(before);
   const [setAside, waits] = [names.at(-1)!, names.at(-2)!];

@@ -1,3 +1,4 @@
+import type { Place } from "../fit/context";
 import { otherSide, type Side } from "../mechanics/channels";
 
 /** How the weaker side is handled: a school's position, `weak-side`. Source: handbook D6 and J. */
@@ -8,6 +9,8 @@ export interface SideDose {
   side: Side;
   setCount: number;
   repetitions: number;
+  /** Where this side stands, when it is not where the item does. */
+  place?: Place;
 }
 /**
  * What each side does, in the order it is done, from what the good side does: 2 × 10 makes 3 × 10, 2 × 20, 2 × 10 with

@@ -21,7 +21,15 @@ export type CheckInChoice = "as-planned" | "ease-all" | "stop";
 
 /** What happened on the floor, made on the device first and never changed. The session is what they add up to. */
 export type FloorEventBody =
-  | { kind: "checked-in"; painScore: number; newSwelling: boolean; choice: CheckInChoice; note?: string }
+  | {
+      kind: "checked-in";
+      painScore: number;
+      newSwelling: boolean;
+      choice: CheckInChoice;
+      note?: string;
+      /** More pain relief than usual, or an injection within two weeks: what is calm under it proves nothing. */
+      underRelief?: boolean;
+    }
   | {
       kind: "set-ended";
       setId: string;
@@ -31,6 +39,8 @@ export type FloorEventBody =
       painScore: number | null;
       faults: string[];
       endedBy: SetEnd;
+      /** Seconds of the set by its timer, where it ran. */
+      workedS?: number;
     }
   | {
       kind: "set-corrected";
@@ -44,6 +54,9 @@ export type FloorEventBody =
   /** Closes planning at once; only a clinician's recorded clearance lifts it. */
   | { kind: "warning-sign"; sign: string }
   | { kind: "item-stopped"; itemId: string }
+  /** Left out today, for want of time or by choice; it can be taken up again. */
+  | { kind: "item-skipped"; itemId: string }
+  | { kind: "item-resumed"; itemId: string }
   | { kind: "session-ended" }
   /** How hard the whole session was, 0 to 10; the last word counts. */
   | { kind: "effort-told"; effortScore: number }
@@ -76,6 +89,7 @@ export interface FloorSet extends PerformedSet {
   itemId: string;
   setting: Setting;
   endedAt: string;
+  workedS: number | null;
   /** Its place among the events of the session. */
   order: number;
 }
@@ -89,11 +103,12 @@ export interface FloorEase {
 }
 
 export interface FloorState {
-  checkIn: { painScore: number; newSwelling: boolean; choice: CheckInChoice } | null;
+  checkIn: { painScore: number; newSwelling: boolean; choice: CheckInChoice; underRelief: boolean } | null;
   sets: FloorSet[];
   /** Eases in force, oldest first. */
   eases: FloorEase[];
   stoppedItemIds: string[];
+  skippedItemIds: string[];
   warnings: { eventId: string; sign: string; at: string }[];
   endedAt: string | null;
   effortScore: number | null;
@@ -117,11 +132,31 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
   const sets = new Map<string, FloorSet>();
   const voided = new Set<string>();
   const undone = new Set(ordered.flatMap(({ body }) => (body.kind === "ease-undone" ? [body.easedEventId] : [])));
-  const state: Omit<FloorState, "sets"> = { checkIn: null, eases: [], stoppedItemIds: [], warnings: [], endedAt: null, effortScore: null };
+  const state: Omit<FloorState, "sets"> = {
+    checkIn: null,
+    eases: [],
+    stoppedItemIds: [],
+    skippedItemIds: [],
+    warnings: [],
+    endedAt: null,
+    effortScore: null,
+  };
   ordered.forEach(({ occurredAt, body }, order) => {
     if (body.kind !== "set-ended") return;
-    const { setId, itemId, setting, repetitions, painScore, faults, endedBy } = body;
-    const set = { id: setId, itemId, setting, repetitions, painScore, leftInTank: null, faults, endedBy, endedAt: occurredAt, order };
+    const { setId, itemId, setting, repetitions, painScore, faults, endedBy, workedS = null } = body;
+    const set = {
+      id: setId,
+      itemId,
+      setting,
+      repetitions,
+      painScore,
+      leftInTank: null,
+      faults,
+      endedBy,
+      endedAt: occurredAt,
+      order,
+      workedS,
+    };
     sets.set(setId, set);
   });
   for (const [order, { id, occurredAt, body }] of ordered.entries()) {
@@ -130,8 +165,8 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
       case "ease-undone":
         break; // read above
       case "checked-in": {
-        const { painScore, newSwelling, choice } = body;
-        state.checkIn = { painScore, newSwelling, choice };
+        const { painScore, newSwelling, choice, underRelief = false } = body;
+        state.checkIn = { painScore, newSwelling, choice, underRelief };
         break;
       }
       case "set-corrected": {
@@ -154,6 +189,11 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         break;
       case "item-stopped":
         state.stoppedItemIds.push(body.itemId);
+        break;
+      case "item-skipped":
+      case "item-resumed":
+        state.skippedItemIds = state.skippedItemIds.filter((itemId) => itemId !== body.itemId);
+        if (body.kind === "item-skipped") state.skippedItemIds.push(body.itemId);
         break;
       case "session-ended":
         state.endedAt = occurredAt;

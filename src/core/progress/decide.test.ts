@@ -17,6 +17,7 @@ const good = (more: Partial<SessionOutcome> = {}): SessionOutcome => ({
   day: "2026-11-20",
   sets: [goodSet, goodSet, { ...goodSet, leftInTank: 2 }],
   eased: false,
+  uncounted: null,
   response: "calm",
   newSwelling: false,
   ...more,

@@ -16,6 +16,8 @@ export interface SessionOutcome {
   sets: readonly PerformedSet[];
   /** Something was eased or stopped on the floor: not this rung all through. */
   eased: boolean;
+  /** Why it counts for nothing, however well it went. */
+  uncounted: "under-relief" | "light-day" | null;
   response: MorningClass | null;
   newSwelling: boolean;
 }
@@ -50,7 +52,7 @@ export type DecisionReason =
   | { code: "not-measured"; reason: FitReason }
   | { code: "pain-over-number"; painScore: number; limitScore: number }
   | { code: "pain-not-recorded"; setNumber: number }
-  | { code: "ceiling-provisional" | "eased-on-the-floor" | "no-harder-step" | "rest-and-ask" }
+  | { code: "ceiling-provisional" | "eased-on-the-floor" | "under-relief" | "light-day" | "no-harder-step" | "rest-and-ask" }
   | { code: "sets-short"; setCount: number; targetSetCount: number }
   | { code: "repetitions-short"; setNumber: number; repetitions: number; goal: number }
   | { code: "tank-short"; repetitions: number; leftInTank: number | null; needed: number }
@@ -98,18 +100,23 @@ function setback({ sets, response, newSwelling }: SessionOutcome, limitScore: nu
 }
 
 /** Whether a dose was done as it was written: every set, pain within the number in each, nothing that ended it early. */
-export function isAsPrescribed({ sets, eased }: Pick<SessionOutcome, "sets" | "eased">, dose: Dose, limitScore: number): boolean {
+export function isAsPrescribed(
+  { sets, eased, uncounted }: Pick<SessionOutcome, "sets" | "eased" | "uncounted">,
+  dose: Dose,
+  limitScore: number,
+): boolean {
   const isGood = ({ painScore, endedBy, repetitions }: PerformedSet): boolean =>
     endedBy === "pain-tap" && painScore !== null && painScore <= limitScore && repetitions >= dose.repetitionsLow;
-  return !eased && sets.length >= dose.setCount && sets.every(isGood);
+  return !eased && uncounted === null && sets.length >= dose.setCount && sets.every(isGood);
 }
 
 /** The first thing that keeps a session from counting toward a build, or null when it counts. */
-function shortfall({ sets, response, eased }: SessionOutcome, dose: Dose): DecisionReason | null {
+function shortfall({ sets, response, eased, uncounted }: SessionOutcome, dose: Dose): DecisionReason | null {
   const goal = dose.repetitionsHigh;
   if (response === null) return { code: "morning-missing" };
   if (response !== "calm") return { code: "noticed" };
   if (eased) return { code: "eased-on-the-floor" };
+  if (uncounted) return { code: uncounted };
   if (sets.length < dose.setCount) return { code: "sets-short", setCount: sets.length, targetSetCount: dose.setCount };
   const unsaid = sets.findIndex(({ painScore }) => painScore === null);
   if (unsaid >= 0) return { code: "pain-not-recorded", setNumber: unsaid + 1 };

@@ -55,7 +55,7 @@ describe("a decision", () => {
     for (const more of [
       { eases: EASED },
       { stoppedItemIds: ["item-s2"] },
-      { checkIn: { painScore: 1, newSwelling: false, choice: "ease-all" as const } },
+      { checkIn: { painScore: 1, newSwelling: false, choice: "ease-all" as const, underRelief: false } },
     ])
       expect(decided(record({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", more)] }))).toMatchObject({
         move: "hold",
@@ -80,7 +80,7 @@ describe("a decision", () => {
         doneSession("l", "2026-10-07", { prescriptionId: "p-l" }),
         doneSession("o", "2026-10-07", { prescriptionId: "p-o" }),
         doneSession("e", "2026-10-08", { sets: [] }),
-        doneSession("s2", "2026-10-09", { checkIn: { painScore: 1, newSwelling: false, choice: "as-planned" } }),
+        doneSession("s2", "2026-10-09", { checkIn: { painScore: 1, newSwelling: false, choice: "as-planned", underRelief: false } }),
       ],
     });
     expect(decided(others)?.move).toBe("build");
@@ -247,7 +247,7 @@ describe("history", () => {
       const itemId = `light-${session.id}`;
       return {
         ...session,
-        items: [...session.items, { id: itemId, prescriptionId: "plan-2" }],
+        items: [...session.items, { id: itemId, prescriptionId: "plan-2", part: null, inTurn: false }],
         sets: [...session.sets, ...[0, 1, 2].map((n) => doneSet(itemId, n))],
       };
     });
@@ -282,7 +282,7 @@ describe("history", () => {
   });
   test("an item's outcome is its own sets", () => {
     const session = doneSession("s1", "2026-10-06", { sets: [doneSet("item-s1", 0), doneSet("other", 0)] });
-    expect(outcomeOf(record(), session, { id: "item-s1", prescriptionId: "plan-1" }).sets).toHaveLength(1);
+    expect(outcomeOf(record(), session, { id: "item-s1", prescriptionId: "plan-1", part: null, inTurn: false }).sets).toHaveLength(1);
   });
 });
 

@@ -61,15 +61,21 @@ export interface Plan {
   prescription: PrescriptionFact;
   rung: RungFact;
 }
-/** The plans in force: the latest of each pattern and side, so that keeping a hinge does not erase the squat. */
-export function currentPlans(record: ClientRecord): Plan[] {
+/** One line of work: a pattern's own on one side, or one place of the programme. */
+type Line = Pick<RungFact, "pattern" | "side" | "line">;
+const lineKey = ({ pattern, side, line }: Line): string => `${line ?? pattern} ${side}`;
+function latestByLine(record: ClientRecord): Map<string, Plan> {
   const latest = new Map<string, Plan>();
   for (const prescription of record.prescriptions) {
     const planned = plannedOf(record, { prescriptionId: prescription.id });
-    if (planned) latest.set(`${planned.rung.pattern} ${planned.rung.side}`, planned);
+    if (planned) latest.set(lineKey(planned.rung), planned);
   }
-  return [...latest.values()];
+  return latest;
 }
+/** The plans in force: the latest of each pattern and side, so that keeping a hinge does not erase the squat. */
+export const currentPlans = (record: ClientRecord): Plan[] => [...latestByLine(record).values()].filter(({ rung }) => rung.line === null);
+/** The plan in force of one line of work. */
+export const planInLine = (record: ClientRecord, line: Line): Plan | null => latestByLine(record).get(lineKey(line)) ?? null;
 export const planOf = (record: ClientRecord, pattern: Pattern, side?: Side): Plan | null =>
   currentPlans(record).findLast(({ rung }) => rung.pattern === pattern && (side === undefined || rung.side === side)) ?? null;
 
@@ -101,7 +107,7 @@ export const missesMorning = (record: ClientRecord, session: SessionFact, today:
 function outcomesAtRung(record: ClientRecord, session: SessionFact, { rung }: Plan): ReturnType<typeof outcomeOf>[] {
   const trained = record.sessions
     .flatMap((each) => each.items.map((item) => ({ session: each, item, planned: plannedOf(record, item) })))
-    .filter(({ planned }) => planned?.rung.pattern === rung.pattern && planned.rung.side === rung.side)
+    .filter(({ planned }) => planned && lineKey(planned.rung) === lineKey(rung))
     .filter(({ session: each, item }) => isTrained(each, item.id) || each.id === session.id)
     .toSorted((a, b) => a.session.day.localeCompare(b.session.day));
   const upTo = trained.slice(0, trained.findLastIndex((each) => each.session.id === session.id) + 1);

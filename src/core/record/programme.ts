@@ -1,20 +1,22 @@
 import { parseAbsolute } from "@internationalized/date";
 import { adviceOf } from "../assess/advice";
-import { variationById } from "../catalogue/catalogue";
-import type { Frequency, Pattern } from "../catalogue/variation";
+import { isInCatalogue, variationById } from "../catalogue/catalogue";
+import type { Dose, Frequency, Pattern } from "../catalogue/variation";
 import { type Day, dayAfter } from "../day";
+import { sideDoses, type SideRule } from "../dose/sides";
+import type { Place } from "../fit/context";
 import { isBack } from "../limits/complaint";
 import type { Side } from "../mechanics/channels";
 import type { SessionAsked } from "../session/build";
 import type { TrainingPlan } from "../session/plan";
-import type { WeakLink } from "../session/session";
+import { type Part, waiting, type WeakLink } from "../session/session";
 import { parametersOf, templateOf } from "../templates/form";
 import { strengthFrom } from "../standards/repetition";
 import { isSameSetting, type LeverId } from "../templates/lever";
 import { wayDone } from "../week/forecast";
 import type { DoneSet } from "../week/totals";
 import { blockWeek, BLOCK_WEEKS } from "../week/week";
-import { currentPlans } from "./derive";
+import { currentPlans, fitContextOf, type Plan, planInLine } from "./derive";
 import { plannedOf } from "./history";
 import type { ClientRecord, RungFact, SessionFact } from "./record";
 import { schoolIn } from "./school";
@@ -46,7 +48,11 @@ export function usualAsked(record: ClientRecord): SessionAsked {
     purpose: record.sessions.length === 0 ? "first-strength" : "strength",
     skeletonId: null,
     ...weakLinkOf(record),
-    planned: currentPlans(record).map(({ rung }) => ({ variationId: rung.variationId, setting: rung.setting })),
+    planned: currentPlans(record).map(({ rung, prescription }) => ({
+      variationId: rung.variationId,
+      setting: rung.setting,
+      dose: prescription.dose,
+    })),
     sessionNumber: record.sessions.length,
     stiff: adviceOf(record.findings, record.screen).flatMap(({ code }) =>
       code === "ankle-causes-tuck" ? (["ankle"] as const) : code === "hip-causes-tuck" ? (["hip"] as const) : [],
@@ -61,6 +67,89 @@ export const usualWeek = (record: ClientRecord): Pick<TrainingPlan, "often" | "w
   weeks: BLOCK_WEEKS,
   loads: [],
 });
+
+/**
+ * The programme as it stands today: what Fit keeps for a pattern, and what was decided since it was kept, is taken over,
+ * each side by its own log. Null where none was kept.
+ */
+export function programmeNow(record: ClientRecord): TrainingPlan | null {
+  const plan = record.trainingPlan;
+  if (!plan) return null;
+  const rule = (schoolIn(record).positions["weak-side"] as SideRule | undefined) ?? "equal-weak-first";
+  return {
+    ...plan,
+    items: plan.items.map((item) => {
+      const { pattern } = variationById(item.variationId);
+      const standing = (side: Side): Plan | null => {
+        const found = planInLine(record, { pattern, side, line: item.isKept ? null : item.id });
+        return found && (item.isKept || found.prescription.at > plan.keptAt) ? found : null;
+      };
+      const order = item.sides.length > 0 ? item.sides.map(({ side }) => side) : SIDES;
+      const [first] = order.flatMap((side) => standing(side) ?? []);
+      if (!first) return item;
+      const { variationId, setting } = first.rung;
+      const dose = item.isKept ? first.prescription.dose : item.dose;
+      const good = { setCount: dose.setCount, repetitions: dose.repetitionsHigh };
+      const doses = item.isKept ? sideDoses(good, plan.weakSide, rule) : item.sides;
+      return {
+        ...item,
+        variationId,
+        setting,
+        dose: item.sides.length > 0 ? dose : first.prescription.dose,
+        sides: item.sides.map((own) => {
+          const now = standing(own.side);
+          const isElsewhere = now && !(now.rung.variationId === variationId && isSameSetting(now.rung.setting, setting));
+          const { place: _, ...rest } = doses.find(({ side }) => side === own.side) ?? own;
+          return { ...rest, ...(isElsewhere ? { place: { variationId: now.rung.variationId, setting: now.rung.setting } } : {}) };
+        }),
+      };
+    }),
+  };
+}
+const SIDES: readonly Side[] = ["right", "left"];
+
+/** One side of one item, as a session has it. */
+export interface ProgrammeItem {
+  /** The item's own id. */
+  line: string;
+  /** The line its rungs stand in; null for what Fit keeps. */
+  ownLine: string | null;
+  place: Place;
+  side: Side;
+  dose: Dose;
+  part: Part;
+  inTurn: boolean;
+}
+/** What today's session of the programme holds, side by side in the order it is done: what waits is not in it. */
+export function programmeItems(record: ClientRecord, today: Day): ProgrammeItem[] {
+  const [plan, context] = [programmeNow(record), fitContextOf(record, today)];
+  if (!plan || !context) return [];
+  const waits = waiting(plan.items, context.calmRows);
+  return plan.items
+    .filter((item) => !waits.includes(item) && isInCatalogue(item.variationId))
+    .flatMap((item): ProgrammeItem[] => {
+      const { id: line, variationId, setting, part, dose, sides, pairedWithNext } = item;
+      const common = { line, ownLine: item.isKept ? null : line, part };
+      const even = currentPlans(record).find(({ rung }) => item.isKept && rung.pattern === variationById(variationId).pattern);
+      if (sides.length === 0)
+        return [
+          {
+            ...common,
+            place: { variationId, setting },
+            side: even?.rung.side ?? context.subject.leadSide,
+            dose,
+            inTurn: pairedWithNext === true,
+          },
+        ];
+      return sides.map(({ side, setCount, repetitions, place }, i) => ({
+        ...common,
+        place: place ?? { variationId, setting },
+        side,
+        dose: { ...dose, setCount, repetitionsHigh: repetitions, repetitionsLow: Math.min(dose.repetitionsLow, repetitions) },
+        inTurn: i < sides.length - 1 || pairedWithNext === true,
+      }));
+    });
+}
 
 /** Days on which this client trained. */
 export const trainedDays = ({ sessions }: Pick<ClientRecord, "sessions">): Day[] => [

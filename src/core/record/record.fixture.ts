@@ -17,6 +17,7 @@ export const doneSet = (itemId: string, n: number, more: Partial<FloorSet> = {})
   faults: [],
   endedBy: "pain-tap",
   endedAt: "",
+  workedS: null,
   order: n,
   ...more,
 });
@@ -28,10 +29,12 @@ export const doneSession = (id: string, day: string, more: Partial<SessionFact> 
     checkIn: null,
     eases: [],
     stoppedItemIds: [],
+    skippedItemIds: [],
     warnings: [],
     endedAt: null,
     effortScore: null,
-    items: [{ id: `item-${id}`, prescriptionId }],
+    items: [{ id: `item-${id}`, prescriptionId, part: null, inTurn: false }],
+    isLight: false,
     sets: Array.from({ length: RAISED.dose.setCount }, (_, n) => doneSet(`item-${id}`, n)),
     ...rest,
   };
@@ -53,6 +56,7 @@ export const rung = (id: string, more: Partial<RungFact> = {}): RungFact => ({
   day: "2026-10-02",
   pattern: "squat",
   side: "right",
+  line: null,
   variationId: RAISED.id,
   setting: { seatHeightM: 0.66, shareFraction: 0.5 },
   demands: [],
@@ -65,6 +69,7 @@ export const plan = (id: string, rungId: string, more: Partial<PrescriptionFact>
   rungId,
   dose: RAISED.dose,
   note: "",
+  at: "2026-10-02T10:00:00.000Z",
   ...more,
 });
 

@@ -18,6 +18,7 @@ import type { SchoolChoice } from "../school/school";
 import type { ScreenAnswers } from "../screen/screen";
 import type { Change } from "../fit/tread";
 import type { TrainingPlan } from "../session/plan";
+import type { Part } from "../session/session";
 import type { Setting } from "../templates/lever";
 
 /** Raised whenever a formula changes what a stored number would be. Stored with every computed fact. */
@@ -122,6 +123,8 @@ export interface RungFact {
   pattern: Pattern;
   variationId: string;
   side: Side;
+  /** Which place of the programme it stands in; null for what Fit keeps for its pattern. */
+  line: string | null;
   setting: Setting;
   demands: readonly Demand[];
   useFraction: number | null;
@@ -133,16 +136,24 @@ export interface PrescriptionFact {
   rungId: string;
   dose: Dose;
   note: string;
+  /** ISO 8601. */
+  at: string;
 }
 
 export interface ItemFact {
   id: string;
   prescriptionId: string;
+  /** Where it stands in a programme's session; null where there is none. */
+  part: Part | null;
+  /** Its sets go in turn with those of the item after it. */
+  inTurn: boolean;
 }
 export interface SessionFact extends Omit<FloorState, "sets"> {
   id: string;
   day: Day;
   items: readonly ItemFact[];
+  /** A light day between heavy ones: it counts for nothing but itself. */
+  isLight: boolean;
   sets: readonly FloorSet[];
 }
 

@@ -1,6 +1,6 @@
 import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
 import { groupOf } from "../catalogue/rows/row";
-import type { Variation } from "../catalogue/variation";
+import type { Dose, Variation } from "../catalogue/variation";
 import { HOLD_FROM_S } from "../dose/dose";
 import { type Purpose, proposedDose } from "../dose/purpose";
 import { sideDoses, type SideRule } from "../dose/sides";
@@ -19,7 +19,7 @@ export interface SessionAsked {
   weak: WeakLink;
   weakSide: Side | "both" | null;
   /** What is planned already: it is taken before anything new. */
-  planned: readonly Place[];
+  planned: readonly (Place & { dose?: Dose })[];
   sessionNumber: number;
   /** Joints whose measured range falls short: their drills come first. */
   stiff?: readonly ("ankle" | "hip")[];
@@ -58,7 +58,9 @@ const orderOf = (context: FitContext): SessionOrder =>
   (context.school.positions["session-order"] as SessionOrder | undefined) ?? "weak-first";
 const sideRuleOf = (context: FitContext): SideRule => (context.school.positions["weak-side"] as SideRule | undefined) ?? "equal-weak-first";
 
-function itemFor(context: FitContext, row: Variation, asked: SessionAsked, setting = fitVariation(context, row).setting): SessionItem {
+function itemFor(context: FitContext, row: Variation, asked: SessionAsked): SessionItem {
+  const planned = asked.planned.find(({ variationId }) => variationId === row.id);
+  const setting = planned?.setting ?? fitVariation(context, row).setting;
   const isFirst = !context.calmRows.includes(row.id);
   const part = partOf(row);
   const isHold = row.dose.tempo.pauseS >= HOLD_FROM_S;
@@ -67,8 +69,9 @@ function itemFor(context: FitContext, row: Variation, asked: SessionAsked, setti
       ? proposedDose(row, asked.purpose, { isFirst, school: context.school })
       : { dose: isFirst ? { ...row.dose, repetitionsHigh: row.dose.repetitionsLow } : row.dose };
   const isShort = context.complaints.some(({ site }) => site === "knee") && row.code.startsWith("E");
-  const timed =
-    part === "warm-up"
+  const timed = planned?.dose
+    ? planned.dose
+    : part === "warm-up"
       ? {
           ...dose,
           setCount: 1,
@@ -86,6 +89,7 @@ function itemFor(context: FitContext, row: Variation, asked: SessionAsked, setti
     variationId: row.id,
     setting,
     part,
+    ...(planned ? { isKept: true as const } : {}),
     dose: timed,
     sides: isApart && part !== "warm-up" ? sideDoses(good, asked.weakSide, sideRuleOf(context), asked.sessionNumber) : [],
   };
@@ -163,8 +167,7 @@ export function buildSession(context: FitContext, asked: SessionAsked): BuiltSes
   const skeleton = asked.skeletonId === null ? undefined : skeletonById(asked.skeletonId);
   const stations = skeleton?.stations.map((codes) => ({ codes, row: filling(context, codes) })) ?? [];
   const rows = skeleton ? stations.flatMap(({ row }) => row ?? []) : usualRows(context, asked);
-  const settingOf = (row: Variation) => asked.planned.find(({ variationId }) => variationId === row.id)?.setting;
-  const made = [...new Set(rows)].map((row) => itemFor(context, row, asked, settingOf(row) ?? undefined));
+  const made = [...new Set(rows)].map((row) => itemFor(context, row, asked));
   const gated = made.map((item, i) => (skeleton?.isGated && i > 0 ? { ...item, waits: true as const } : item));
   const ordered = skeleton ? gated : inOrder(made, orderOf(context), asked.weak);
   const rounds = skeleton?.rounds ?? 1;

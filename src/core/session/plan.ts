@@ -34,6 +34,8 @@ export interface TrainingPlan {
   improvement: string;
   /** How often it was changed: a calendar that reads it again changes its entries and doubles none. */
   sequence: number;
+  /** When it was kept, to be told from what was decided since. ISO 8601. */
+  keptAt: string;
 }
 
 /** An exercise left out for now. Source: handbook B4, 4. */

@@ -18,6 +18,8 @@ export interface SessionItem {
   dose: Dose;
   /** In the order they are done; none where both legs work together. */
   sides: readonly SideDose[];
+  /** What Fit keeps for its pattern: place and dose are those of today, not of the day the programme was kept. */
+  isKept?: true;
   /** Its sets go in turn with those of the item after it, and the rest is after both: a pair, or more in a chain. */
   pairedWithNext?: true;
   /** Opens once what stands before it is easy. */
@@ -166,10 +168,15 @@ export const waiting = (items: readonly SessionItem[], calmRows: readonly string
     ({ waits }, i) => waits && items.slice(0, i).some((before) => before.part !== "warm-up" && !calmRows.includes(before.variationId)),
   );
 
+export const lightDose = (dose: Dose): Dose => ({
+  ...dose,
+  setCount: Math.max(1, dose.setCount - 1),
+  repetitionsHigh: dose.repetitionsLow,
+});
 /** The same on a light day: a set fewer where there are two, at the low end of its repetitions. ◊ */
 export const onLightDay = (item: SessionItem): SessionItem => ({
   ...item,
-  dose: { ...item.dose, setCount: Math.max(1, item.dose.setCount - 1), repetitionsHigh: item.dose.repetitionsLow },
+  dose: lightDose(item.dose),
   sides: item.sides.map((each) => ({
     ...each,
     setCount: Math.max(1, each.setCount - 1),

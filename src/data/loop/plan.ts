@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { isInCatalogue, variationById } from "../../core/catalogue/catalogue";
 import { type Dose, PATTERNS } from "../../core/catalogue/variation";
@@ -7,13 +8,14 @@ import type { Judgement } from "../../core/fit/judge";
 import type { Day } from "../../core/day";
 import type { Side } from "../../core/mechanics/channels";
 import { type DecisionMove, type Next, nextOf, overruleRefusal } from "../../core/progress/decide";
-import { currentPlans, decisionFor, fitContextOf, openWarningsOf, type Plan, planOf } from "../../core/record/derive";
+import { currentPlans, decisionFor, fitContextOf, openWarningsOf, type Plan, planInLine, undecidedItems } from "../../core/record/derive";
 import { plannedOf } from "../../core/record/history";
 import type { ClientRecord } from "../../core/record/record";
 import { screenGate } from "../../core/screen/screen";
 import { settingProblems } from "../../core/templates/form";
 import { isSameSetting } from "../../core/templates/lever";
-import { addDecision, addRung, prescribe, startSession } from "../repos/plan.repo";
+import { programmeItems } from "../../core/record/programme";
+import { addDecision, addRung, type NewItem, prescribe, startSession } from "../repos/plan.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
 
@@ -26,7 +28,7 @@ interface Judged {
 const NO_CHANGE = 0.01;
 
 /** Judges a place again here: the page's own figures are not taken on trust. */
-function judged(record: ClientRecord, place: Place, side: Side, day: Day): Taken<Judged> {
+function judged(record: ClientRecord, place: Place, side: Side, day: Day, line: string | null = null): Taken<Judged> {
   const context = fitContextOf(record, day, side);
   if (!context) return refuse({ code: "no-body" });
   const variation = variationById(place.variationId);
@@ -39,7 +41,7 @@ function judged(record: ClientRecord, place: Place, side: Side, day: Day): Taken
     return refuse({ code: "pose-impossible", reason: reason.code === "pose-impossible" ? reason.reason : reason.code });
   }
   if (judgement.blocked) return refuse({ code: "blocked-by-limit" });
-  const standing = planOf(record, variation.pattern, side);
+  const standing = planInLine(record, { pattern: variation.pattern, side, line });
   const now = standing && footAt(context, standing.rung).judgement;
   const watched = now && watchedOf(now);
   const riser = watched ? askedOn(judgement, watched) / askedOn(now, watched) - 1 : 0;
@@ -55,14 +57,16 @@ async function keepPlace(
   side: Side,
   judgement: Judgement,
   day: Day,
+  line: string | null = null,
 ): Promise<string> {
   const { pattern } = variationById(place.variationId);
-  const standing = planOf(record, pattern, side)?.rung;
+  const standing = planInLine(record, { pattern, side, line })?.rung;
   if (standing?.variationId === place.variationId && isSameSetting(standing.setting, place.setting)) return standing.id;
   return addRung(scope, em, record.client.id, {
     ...place,
     pattern,
     side,
+    line,
     day,
     demands: judgement.demands,
     useFraction: judgement.tightest?.head ?? null,
@@ -105,6 +109,52 @@ const placeOf = ({ variationId, setting }: Place, { mixed }: Dose): Place => ({ 
 
 const orderOf = ({ rung }: Plan): number => PATTERNS.indexOf(rung.pattern);
 
+/** What keeps a session from being opened today, or the one that is under way. */
+function underWayOf(record: ClientRecord, day: Day): Taken<{ sessionId: string | null }> {
+  const [warning] = openWarningsOf(record);
+  if (warning) return refuse({ code: "warning-open", day: warning.day });
+  const gate = screenGate(record.screen, day, []);
+  if (gate.state === "missing") return refuse({ code: "screen-missing", missing: gate.missing });
+  if (gate.state !== "open") return refuse({ code: "refer-first", because: gate.because });
+  return { ok: true, sessionId: record.sessions.findLast((session) => session.day === day && session.endedAt === null)?.id ?? null };
+}
+const isForbidden = (found: Taken<Judged>): boolean => !found.ok && found.refusal.code === "blocked-by-limit";
+
+/**
+ * The session of the programme as it stands today: every open item that was not left out, each side by its own log. A
+ * place nobody kept before is kept now; a limit closes it as it closes any other.
+ */
+export const openProgramme = (
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  day: Day,
+  leftOut: readonly string[] = [],
+): Promise<Taken<{ sessionId: string }>> =>
+  withRecord(scope, em, clientId, async (record) => {
+    const found = underWayOf(record, day);
+    if (!found.ok) return found;
+    if (found.sessionId !== null) return { ok: true, sessionId: found.sessionId };
+    const sided = programmeItems(record, day).filter(({ line }) => !leftOut.includes(line));
+    if (sided.length === 0) return refuse({ code: "no-plan" });
+    const judgements = sided.map(({ place, side, dose, ownLine }) => judged(record, placeOf(place, dose), side, day, ownLine));
+    const items: NewItem[] = [];
+    for (const [i, { place, side, dose, ownLine, part, inTurn }] of sided.entries()) {
+      const asked = judgements[i];
+      if (!asked?.ok)
+        return asked && isForbidden(asked)
+          ? refuse({ code: "plan-forbidden", name: variationById(place.variationId).name })
+          : (asked ?? refuse({ code: "no-plan" }));
+      const rungId = await keepPlace(scope, em, record, place, side, asked.judgement, day, ownLine);
+      const standing = planInLine(record, { pattern: variationById(place.variationId).pattern, side, line: ownLine });
+      const isSame = standing?.rung.id === rungId && isDeepStrictEqual(standing.prescription.dose, dose);
+      const prescriptionId = isSame ? standing.prescription.id : await prescribe(scope, em, clientId, { rungId, dose, day });
+      items.push({ prescriptionId, part, inTurn });
+    }
+    const isLight = record.trainingPlan?.laid.find((laid) => laid.day === day)?.isLight === true;
+    return { ok: true, sessionId: await startSession(scope, em, clientId, { day, isLight, items }) };
+  });
+
 /** Today's session: the one under way, or a new one of the plans in force, or of those chosen among them. */
 export const openSession = (
   scope: Scope,
@@ -114,20 +164,15 @@ export const openSession = (
   prescriptionIds: readonly string[] | null = null,
 ): Promise<Taken<{ sessionId: string }>> =>
   withRecord(scope, em, clientId, async (record) => {
-    const [warning] = openWarningsOf(record);
-    if (warning) return refuse({ code: "warning-open", day: warning.day });
-    const gate = screenGate(record.screen, day, []);
-    if (gate.state === "missing") return refuse({ code: "screen-missing", missing: gate.missing });
-    if (gate.state !== "open") return refuse({ code: "refer-first", because: gate.because });
-    const underWay = record.sessions.findLast((session) => session.day === day && session.endedAt === null);
-    if (underWay) return { ok: true, sessionId: underWay.id };
+    const found = underWayOf(record, day);
+    if (!found.ok) return found;
+    if (found.sessionId !== null) return { ok: true, sessionId: found.sessionId };
     const plans = currentPlans(record)
       .filter(({ prescription, rung }) => isInCatalogue(rung.variationId) && (prescriptionIds?.includes(prescription.id) ?? true))
       .toSorted((a, b) => orderOf(a) - orderOf(b));
     if (plans.length === 0) return refuse({ code: "no-plan" });
     for (const { rung, prescription } of plans) {
-      const found = judged(record, placeOf(rung, prescription.dose), rung.side, day);
-      if (!found.ok && found.refusal.code === "blocked-by-limit")
+      if (isForbidden(judged(record, placeOf(rung, prescription.dose), rung.side, day)))
         return refuse({ code: "plan-forbidden", name: variationById(rung.variationId).name });
     }
     const items = plans.map(({ prescription }) => ({ prescriptionId: prescription.id }));
@@ -171,21 +216,21 @@ export const decideItem = (
     const move = chosen ?? decision.move;
     const overruled = move !== decision.move;
     const next = nextFor(found, move);
-    const { side, pattern } = planned.rung;
+    const { side, line } = planned.rung;
     // what would be trained next: holding against the rules keeps the rung as it stands
     const standing = { ...planned.rung, dose: planned.prescription.dose };
     const kept = next ?? (overruled && move === "hold" ? standing : null);
-    const place = kept && judged(record, placeOf(kept, kept.dose), side, day);
+    const place = kept && judged(record, placeOf(kept, kept.dose), side, day, line);
     if (overruled) {
       const isBlocked = place !== null && !place.ok && place.refusal.code === "blocked-by-limit";
       const refusal = overruleRefusal(decision, move, isBlocked, next, note);
       if (refusal) return refuse({ code: "overrule-refused", reason: refusal.code });
     }
     if (place && !place.ok) return place;
-    const isSuperseded = planOf(record, pattern, side)?.prescription.id !== planned.prescription.id;
+    const isSuperseded = planInLine(record, planned.rung)?.prescription.id !== planned.prescription.id;
     const nextRungId =
       next && place && !isSuperseded
-        ? await keepPlace(scope, em, record, { variationId: next.variationId, setting: next.setting }, side, place.judgement, day)
+        ? await keepPlace(scope, em, record, { variationId: next.variationId, setting: next.setting }, side, place.judgement, day, line)
         : null;
     const decisionId = await addDecision(scope, em, clientId, {
       sessionId,
@@ -202,4 +247,17 @@ export const decideItem = (
     });
     if (nextRungId && next) await prescribe(scope, em, clientId, { rungId: nextRungId, dose: next.dose, day, decisionId });
     return { ok: true, isSuperseded };
+  });
+
+/** All exercises of a session that the rules hold, decided in one go; the others wait to be looked at. */
+export const decideHolds = (scope: Scope, em: EntityManager, clientId: string, sessionId: string, day: Day): Promise<Taken> =>
+  withRecord(scope, em, clientId, async (record) => {
+    const session = record.sessions.find(({ id }) => id === sessionId);
+    if (!session) return refuse({ code: "no-such-session" });
+    for (const { session: of, item } of undecidedItems(record)) {
+      if (of.id !== sessionId || decisionFor(record, session, item, day)?.decision.move !== "hold") continue;
+      const taken = await decideItem(scope, em, clientId, { sessionId, itemId: item.id, move: null, note: "" }, day);
+      if (!taken.ok) return taken;
+    }
+    return { ok: true };
   });

@@ -1,9 +1,13 @@
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { fitContextOf } from "../../core/record/derive";
+import { v4 as newUuid } from "uuid";
+import { dayAfter } from "../../core/day";
+import type { FloorEvent } from "../../core/floor/events";
+import { decisionFor, fitContextOf } from "../../core/record/derive";
+import { plannedOf } from "../../core/record/history";
 import { buildSession } from "../../core/session/build";
 import { laidFrom } from "../../core/session/plan";
-import { trainedDays, usualAsked, usualWeek } from "../../core/record/programme";
+import { programmeItems, programmeNow, trainedDays, usualAsked, usualWeek } from "../../core/record/programme";
 import { doneSets } from "../../core/record/programme";
 import { weekTotals } from "../../core/week/totals";
 import type { NewTrainingPlan } from "../../schemas/training-plan.schema";
@@ -11,6 +15,9 @@ import { calendarBehind, calendarLinkSince, setCalendarLink } from "../repos/cal
 import { eraseClient } from "../repos/client.repo";
 import { loadRecord } from "../repos/record.repo";
 import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../testing.fixture";
+import { appendFloorEvents } from "../repos/floor.repo";
+import { answerMorning } from "./morning";
+import { decideHolds, decideItem, openProgramme } from "./plan";
 import { keepTrainingPlan } from "./training-plan";
 
 let orm: MikroORM;
@@ -53,7 +60,7 @@ describe("a programme", () => {
     expect(await keep(studio, draft)).toEqual({ ok: true });
     expect(await keep(studio, { ...draft, at: "17:30" })).toEqual({ ok: true });
     const { trainingPlan } = await recordOf(orm, studio);
-    expect(trainingPlan).toEqual({ ...draft, at: "17:30", day: TODAY, sequence: 1 });
+    expect(trainingPlan).toEqual({ ...draft, at: "17:30", day: TODAY, sequence: 1, keptAt: expect.any(String) as string });
     expect(draft.weak).toEqual({ kind: "knee" });
     expect(draft.weakSide).toBe("right");
   });
@@ -81,6 +88,145 @@ describe("a programme", () => {
   test("counts what was done by the sets of the record, and nothing where none were", async () => {
     const studio = await makeStudio(orm);
     expect(weekTotals(doneSets(await recordOf(orm, studio)))).toEqual([]);
+  });
+});
+
+describe("a session of the programme", () => {
+  const open = ({ scope, clientId }: TestStudio, day = TODAY, leftOut: string[] = []) =>
+    inTest(orm, scope, (em) => openProgramme(scope, em, clientId, day, leftOut));
+  /** Every set of a session done as it was prescribed, and a calm morning after it. */
+  async function trained(studio: TestStudio, sessionId: string, nextDay: string) {
+    const record = await recordOf(orm, studio);
+    const session = record.sessions.find(({ id }) => id === sessionId)!;
+    let sequence = 0;
+    const events = session.items.flatMap((item): FloorEvent[] => {
+      const { rung, prescription } = plannedOf(record, item)!;
+      const { setCount, repetitionsHigh } = prescription.dose;
+      return Array.from({ length: setCount }, (_, n) => n).flatMap((n) => {
+        const setId = newUuid();
+        const done = {
+          setId,
+          itemId: item.id,
+          setting: rung.setting,
+          repetitions: repetitionsHigh,
+          painScore: 1,
+          faults: [],
+          endedBy: "pain-tap" as const,
+        };
+        const event = (body: FloorEvent["body"]): FloorEvent => ({
+          id: newUuid(),
+          deviceId: "t",
+          sessionId,
+          sequence: sequence++,
+          occurredAt: `${session.day}T10:00:00.000Z`,
+          body,
+        });
+        const told = { kind: "set-corrected" as const, setId, change: { leftInTank: 4 } };
+        return [event({ kind: "set-ended", ...done }), ...(n === setCount - 1 ? [event(told)] : [])];
+      });
+    });
+    for (let i = 0; i < events.length; i += 100)
+      await inTest(orm, studio.scope, (em) => appendFloorEvents(studio.scope, em, events.slice(i, i + 100), new Date()));
+    const morning = { pains: [{ complaintId: studio.complaintId, painScore: 2 }], newSwelling: false, sessionId, warningSigns: [] };
+    await inTest(orm, studio.scope, (em) => answerMorning(studio.scope, em, studio.clientId, morning, nextDay));
+  }
+  const withSides = async (studio: TestStudio) => {
+    const draft = await draftOf(studio);
+    const sided = draft.items.find(({ sides }) => sides.length === 2);
+    if (!sided) throw new Error("nothing is done side by side");
+    return { draft, sided };
+  };
+
+  test("holds its open items in order, each side by itself and in turn, and is opened once", async () => {
+    const studio = await makeStudio(orm);
+    const { draft, sided } = await withSides(studio);
+    await keep(studio, {
+      ...draft,
+      items: draft.items.map((item, i) => (i === draft.items.length - 1 ? { ...item, waits: true as const } : item)),
+    });
+    const opened = await open(studio);
+    expect(await open(studio)).toEqual(opened);
+    const record = await recordOf(orm, studio);
+    const items = record.sessions.at(-1)!.items.map((item) => ({ ...item, ...plannedOf(record, item)! }));
+    const waits = draft.items.at(-1)!;
+    expect(items.map(({ rung }) => rung.variationId)).toEqual(
+      draft.items
+        .filter((item) => item !== waits)
+        .flatMap((item) => (item.sides.length > 0 ? item.sides : [null]).map(() => item.variationId)),
+    );
+    const own = items.filter(({ rung }) => rung.line === sided.id);
+    expect(own.map(({ rung, inTurn, part }) => [rung.side, inTurn, part])).toEqual([
+      [sided.sides[0]!.side, true, sided.part],
+      [sided.sides[1]!.side, false, sided.part],
+    ]);
+    expect(own[0]?.prescription.dose).toMatchObject({ setCount: sided.sides[0]!.setCount, repetitionsHigh: sided.sides[0]!.repetitions });
+  });
+  test("leaves out what it is told to, and is none of an empty one", async () => {
+    const studio = await makeStudio(orm);
+    expect(await open(studio)).toEqual({ ok: false, refusal: { code: "no-plan" } });
+    const { draft, sided } = await withSides(studio);
+    await keep(studio, draft);
+    expect(
+      await open(
+        studio,
+        TODAY,
+        draft.items.map(({ id }) => id),
+      ),
+    ).toEqual({ ok: false, refusal: { code: "no-plan" } });
+    await open(studio, TODAY, [sided.id]);
+    expect((await recordOf(orm, studio)).rungs.some(({ line }) => line === sided.id)).toBe(false);
+  });
+  test("takes a place up again as it was decided, each side by its own log, and keeps what was not decided", async () => {
+    const studio = await makeStudio(orm);
+    const { draft, sided } = await withSides(studio);
+    await keep(studio, draft);
+    const first = await open(studio);
+    if (!first.ok) throw new Error(first.refusal.code);
+    await trained(studio, first.sessionId, "2026-10-07");
+    const before = await recordOf(orm, studio);
+    const [item] = before.sessions.at(-1)!.items.filter((each) => plannedOf(before, each)?.rung.line === sided.id);
+    const decided = await inTest(orm, studio.scope, (em) =>
+      decideItem(
+        studio.scope,
+        em,
+        studio.clientId,
+        { sessionId: first.sessionId, itemId: item!.id, move: "ease", note: "a long drive before" },
+        "2026-10-07",
+      ),
+    );
+    expect(decided).toEqual({ ok: true, isSuperseded: false });
+    expect(await inTest(orm, studio.scope, (em) => decideHolds(studio.scope, em, studio.clientId, first.sessionId, "2026-10-07"))).toEqual({
+      ok: true,
+    });
+    const record = await recordOf(orm, studio);
+    expect(record.decisions.filter(({ sessionId }) => sessionId === first.sessionId).length).toBe(before.sessions.at(-1)!.items.length);
+    const [own, other] = programmeItems(record, "2026-10-09").filter(({ line }) => line === sided.id);
+    const asKept = { ...sided.dose, setCount: sided.sides[1]!.setCount, repetitionsHigh: sided.sides[1]!.repetitions };
+    expect(own?.place.setting).not.toEqual(other?.place.setting);
+    expect(other?.dose).toMatchObject({ setCount: asKept.setCount });
+    // kept again as it stands, nothing is lost of either side
+    const now = programmeNow(record)!;
+    const { day: _, sequence: __, keptAt: ___, ...again } = now;
+    expect(await keep(studio, again)).toEqual({ ok: true });
+    const after = programmeItems(await recordOf(orm, studio), "2026-10-09").filter(({ line }) => line === sided.id);
+    expect(after.map(({ place }) => place)).toEqual([own?.place, other?.place]);
+  });
+  test("of a light day says so, and counts for nothing but itself", async () => {
+    const studio = await makeStudio(orm);
+    const { draft } = await withSides(studio);
+    const laid = draft.laid.map((each, i) => (i === 0 ? { ...each, isLight: true as const } : each));
+    await keep(studio, { ...draft, laid });
+    const day = laid[0]!.day;
+    const opened = await open(studio, day);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const next = dayAfter(day, 1);
+    await trained(studio, opened.sessionId, next);
+    const record = await recordOf(orm, studio);
+    const session = record.sessions.at(-1)!;
+    expect(session.isLight).toBe(true);
+    const moves = session.items.map((item) => decisionFor(record, session, item, next)?.decision.rule);
+    expect(new Set(moves).has("light-day")).toBe(true);
+    expect(moves.some((rule) => rule === "earned" || rule === "next-step")).toBe(false);
   });
 });
 

@@ -16,6 +16,7 @@ import { Migration0014 } from "./migration-0014";
 import { Migration0015 } from "./migration-0015";
 import { Migration0016 } from "./migration-0016";
 import { Migration0017 } from "./migration-0017";
+import { Migration0018 } from "./migration-0018";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -35,4 +36,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0015", class: Migration0015 },
   { name: "migration-0016", class: Migration0016 },
   { name: "migration-0017", class: Migration0017 },
+  { name: "migration-0018", class: Migration0018 },
 ];

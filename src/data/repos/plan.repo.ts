@@ -4,6 +4,7 @@ import type { Day } from "../../core/day";
 import type { Demand, Side } from "../../core/mechanics/channels";
 import type { Decision, DecisionMove, Next } from "../../core/progress/decide";
 import { ENGINE_VERSION, type ResponseFact } from "../../core/record/record";
+import type { Part } from "../../core/session/session";
 import type { Setting } from "../../core/templates/lever";
 import { DecisionRow, DemandRow, PrescriptionRow, ResponseRow, RungRow, SessionItemRow, SessionRow } from "../loop-entities";
 import { audit, type Scope, stamp } from "../scope";
@@ -14,6 +15,8 @@ export interface NewRung {
   pattern: Pattern;
   variationId: string;
   side: Side;
+  /** Which place of the programme it stands in; null for what Fit keeps. */
+  line: string | null;
   setting: Setting;
   day: Day;
   demands: readonly Demand[];
@@ -23,8 +26,8 @@ export interface NewRung {
 }
 
 export async function addRung(scope: Scope, em: EntityManager, clientId: string, rung: NewRung): Promise<string> {
-  const { pattern, variationId, side, setting, day, demands, useFraction, bodyMeasureId, postureRuleId } = rung;
-  const row = { ...stamp(scope), clientId, pattern, variationId, side, setting: toStored(setting), day };
+  const { pattern, variationId, side, line, setting, day, demands, useFraction, bodyMeasureId, postureRuleId } = rung;
+  const row = { ...stamp(scope), clientId, pattern, variationId, side, line, setting: toStored(setting), day };
   await em.insert(RungRow, row);
   await em.insert(DemandRow, {
     ...stamp(scope),
@@ -51,18 +54,33 @@ export async function prescribe(
   return row.id;
 }
 
+export interface NewItem {
+  prescriptionId: string;
+  itemId?: string;
+  part?: Part | null;
+  /** Its sets go in turn with those of the item after it. */
+  inTurn?: boolean;
+}
+
 /** A session of prescriptions, in order. Ids may be given, so that a device or the demo can know them beforehand. */
 export async function startSession(
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  { day, sessionId, items }: { day: Day; sessionId?: string; items: readonly { prescriptionId: string; itemId?: string }[] },
+  { day, sessionId, isLight = false, items }: { day: Day; sessionId?: string; isLight?: boolean; items: readonly NewItem[] },
 ): Promise<string> {
-  const session = { ...stamp(scope, sessionId), clientId, day, endedAt: null };
+  const session = { ...stamp(scope, sessionId), clientId, day, endedAt: null, isLight };
   await em.insert(SessionRow, session);
   await em.insertMany(
     SessionItemRow,
-    items.map(({ prescriptionId, itemId }, position) => ({ ...stamp(scope, itemId), sessionId: session.id, prescriptionId, position })),
+    items.map(({ prescriptionId, itemId, part = null, inTurn = false }, position) => ({
+      ...stamp(scope, itemId),
+      sessionId: session.id,
+      prescriptionId,
+      position,
+      part,
+      inTurn,
+    })),
   );
   await audit(scope, em, "started", "training_session", session.id);
   return session.id;

@@ -12,8 +12,8 @@ items as (
   select i.* from session_item i join recent s on s.studio_id = i.studio_id and s.id = i.session_id
 ),
 planned as (
-  select distinct on (r.pattern, r.side) p.studio_id, p.id from rung r join mine using (studio_id, client_id)
-    join prescription p on p.studio_id = r.studio_id and p.rung_id = r.id order by r.pattern, r.side, p.created_at desc, p.id desc
+  select distinct on (coalesce(r.line, r.pattern), r.side) p.studio_id, p.id from rung r join mine using (studio_id, client_id)
+    join prescription p on p.studio_id = r.studio_id and p.rung_id = r.id order by coalesce(r.line, r.pattern), r.side, p.created_at desc, p.id desc
 ),
 noted as (
   select p.studio_id, p.id from prescription p join mine using (studio_id, client_id) where p.note <> '' order by p.created_at desc limit 40
@@ -75,12 +75,12 @@ select jsonb_build_object(
   'ceilings', (select coalesce(jsonb_agg(jsonb_build_object('id', c.id, 'channel', c.channel, 'side', c.side, 'value', c.value, 'source', jsonb_build_object('kind', c.source_kind, 'id', c.source_id),
         'fromDay', c.from_day, 'isShareMeasured', c.share_measured, 'calmPoseId', c.calm_pose_id, 'raisedBy', c.raised_by, 'reason', c.reason) order by c.from_day, c.created_at), '[]') from standing c),
   'confirmedCeilingIds', (select coalesce(jsonb_agg(distinct f.ceiling_id), '[]') from ceiling_confirmation f join standing c on c.studio_id = f.studio_id and c.id = f.ceiling_id),
-  'rungs', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'day', r.day, 'pattern', r.pattern, 'variationId', r.variation_id, 'side', r.side, 'setting', r.setting,
+  'rungs', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'day', r.day, 'pattern', r.pattern, 'variationId', r.variation_id, 'side', r.side, 'line', r.line, 'setting', r.setting,
         'demands', coalesce(d.channels, '[]'), 'useFraction', d.use_fraction)), '[]')
     from rung r left join demand d on d.studio_id = r.studio_id and d.rung_id = r.id where (r.studio_id, r.id) in (select studio_id, rung_id from plans)),
-  'prescriptions', (select coalesce(jsonb_agg(jsonb_build_object('id', p.id, 'day', p.day, 'rungId', p.rung_id, 'dose', p.dose, 'note', p.note) order by p.created_at, p.id), '[]') from plans p),
-  'sessions', (select coalesce(jsonb_agg(jsonb_build_object('id', s.id, 'day', s.day,
-        'items', (select coalesce(jsonb_agg(jsonb_build_object('id', i.id, 'prescriptionId', i.prescription_id) order by i.position), '[]') from items i where i.session_id = s.id),
+  'prescriptions', (select coalesce(jsonb_agg(jsonb_build_object('id', p.id, 'day', p.day, 'rungId', p.rung_id, 'dose', p.dose, 'note', p.note, 'at', p.created_at) order by p.created_at, p.id), '[]') from plans p),
+  'sessions', (select coalesce(jsonb_agg(jsonb_build_object('id', s.id, 'day', s.day, 'isLight', s.is_light,
+        'items', (select coalesce(jsonb_agg(jsonb_build_object('id', i.id, 'prescriptionId', i.prescription_id, 'part', i.part, 'inTurn', i.in_turn) order by i.position), '[]') from items i where i.session_id = s.id),
         'events', (select coalesce(jsonb_agg(jsonb_build_object('id', e.id, 'deviceId', e.device_id, 'sequence', e.sequence, 'receipt', e.receipt, 'occurredAt', e.occurred_at - e.clock_offset_ms * interval '1 millisecond', 'body', e.payload)), '[]') from events e where e.session_id = s.id)
       ) order by s.day, s.created_at), '[]') from recent s),
   'responses', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'sessionId', r.session_id, 'day', r.day, 'pains', r.pains, 'painScore', r.pain_score, 'newSwelling', r.new_swelling,
@@ -94,7 +94,7 @@ select jsonb_build_object(
   'school', (select jsonb_build_object('id', s.id, 'preset', s.preset, 'positions', s.positions, 'numbers', s.numbers, 'by', s.by, 'reason', s.reason, 'day', s.day)
     from school_choice s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
   'studioKit', (select k.items from kit_list k join mine using (studio_id) where k.client_id is null order by k.created_at desc, k.id desc limit 1),
-  'trainingPlan', (select t.plan from training_plan t join mine using (studio_id, client_id) order by t.created_at desc, t.id desc limit 1),
+  'trainingPlan', (select t.plan || jsonb_build_object('keptAt', t.created_at) from training_plan t join mine using (studio_id, client_id) order by t.created_at desc, t.id desc limit 1),
   'ownRows', (select coalesce(jsonb_agg(o.row order by o.row ->> 'name'), '[]') from (select distinct on (o.row_id) o.row from own_row o join mine using (studio_id) order by o.row_id, o.created_at desc, o.id desc) o),
   'homeKit', (select k.items from kit_list k join mine using (studio_id, client_id) order by k.created_at desc, k.id desc limit 1),
   'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)

@@ -4,17 +4,18 @@ import styled from "styled-components";
 import type { Dose, Variation } from "../../core/catalogue/variation";
 import { type Purpose, PURPOSES } from "../../core/dose/purpose";
 import { TEMPO_PRESETS, tempoFrom, tensionS } from "../../core/dose/tempo";
-import { DOSE_LIMITS, doseS, phasesOf } from "../../core/dose/dose";
+import { DOSE_LIMITS, doseS, HOLD_FROM_S, isTimed, phasesOf } from "../../core/dose/dose";
 import { Button, TextButton } from "../kit/button";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
-import { purposeName } from "../text/plan-text";
+import { itemDoseText, purposeName } from "../text/plan-text";
 import { rangeText, secondsText } from "../text/quantity-text";
 
-/** "3 × 8–12, lower 3, pause 1, rise 2", in the order that a repetition runs. */
+/** "3 × 8–12, lower 3, pause 1, rise 2", in the order that a repetition runs; "2 × 30 s hold" by the clock. */
 export function doseText(dose: Dose, startsBy: Variation["startsBy"]): string {
   const { setCount, repetitionsLow, repetitionsHigh } = dose;
+  if (isTimed(dose)) return `${itemDoseText({ dose, sides: [] })}${dose.tempo.pauseS >= HOLD_FROM_S ? " hold" : ""}`;
   const phases = phasesOf(dose, startsBy).map(({ phase, lengthS }) => `${phase} ${lengthS}`);
   return `${setCount} × ${rangeText(repetitionsLow, repetitionsHigh)}, ${phases.join(", ")}`;
 }

@@ -1,12 +1,17 @@
 "use client";
-import { useState } from "react";
+import { useMemo, useState } from "react";
+import { variationById } from "../../core/catalogue/catalogue";
 import type { CheckInChoice } from "../../core/floor/events";
 import { checkInAdvice, type CheckInReason } from "../../core/progress/check-in";
 import { unreachable } from "../../core/reasons";
 import { Button } from "../kit/button";
-import { Card, Row, Stack, Title } from "../kit/layout";
+import { CheckField } from "../kit/fields";
+import { Card, Notice, Row, Stack, Title } from "../kit/layout";
+import { NumberField } from "../kit/number-field";
 import { type SwellingAnswer, SwellingField } from "./swelling-field";
 import { PainPad } from "./pain-pad";
+import { itemsS, tooLong } from "./session-length";
+import type { CheckedIn, FloorItem } from "./use-session";
 
 const CHOICES = { "as-planned": "As planned", "ease-all": "Ease all", stop: "Stop for today" } as const satisfies Record<
   CheckInChoice,
@@ -33,9 +38,16 @@ export function CheckInCard(props: {
   usualScore: number;
   limitScore: number;
   missingMorning: boolean;
-  onDone: (painScore: number, newSwelling: boolean, choice: CheckInChoice) => void;
+  /** Yesterday's or the last session ended a set with sharp pain. */
+  lastSharp: string;
+  items: readonly FloorItem[];
+  onDone: (told: CheckedIn) => void;
 }) {
-  const { usualScore, limitScore, missingMorning, onDone } = props;
+  const { usualScore, limitScore, missingMorning, lastSharp, items, onDone } = props;
+  const wholeMin = Math.ceil(itemsS(items) / 60);
+  const [minutes, setMinutes] = useState(wholeMin);
+  const [underRelief, setUnderRelief] = useState(false);
+  const leftOut = useMemo(() => tooLong(items, minutes), [items, minutes]);
   const [painScore, setPain] = useState<number | null>(null);
   const [swollen, setSwollen] = useState<SwellingAnswer | null>(null);
   const advice =
@@ -44,12 +56,35 @@ export function CheckInCard(props: {
     <Card aria-label="Check-in">
       <Stack $gap={18}>
         <Title>Check-in</Title>
+        {lastSharp !== "" && <Notice $tone="oxide">Last time a set of {lastSharp} ended with sharp pain.</Notice>}
         {missingMorning && <p>The last morning after is not known. Without it nothing builds; it can be told under Morning.</p>}
         <div>
           <p style={{ fontWeight: 700, marginBottom: 6 }}>Pain now, at rest</p>
           <PainPad label="Pain now" value={painScore} limitScore={limitScore} onTap={setPain} />
         </div>
         <SwellingField value={swollen} onChange={setSwollen} />
+        <CheckField
+          label="More pain relief than usual today, or an injection within two weeks"
+          isSelected={underRelief}
+          onChange={setUnderRelief}
+        />
+        {items.length > 1 && (
+          <div>
+            <NumberField
+              label="Minutes there are"
+              minValue={5}
+              maxValue={180}
+              step={5}
+              value={minutes}
+              onChange={(value) => Number.isFinite(value) && setMinutes(value)}
+            />
+            <p>
+              It takes about {wholeMin}.
+              {leftOut.length > 0 &&
+                ` Left out for want of time: ${[...new Set(leftOut.map(({ variationId }) => variationById(variationId).name.toLowerCase()))].join(", ")}.`}
+            </p>
+          </div>
+        )}
         {advice && (
           <Stack role="status">
             <p>{reasonText(advice.reason)}</p>
@@ -58,7 +93,15 @@ export function CheckInCard(props: {
                 <Button
                   key={choice}
                   $tone={choice === advice.value ? "primary" : choice === "stop" ? "danger" : "plain"}
-                  onPress={() => onDone(painScore ?? NaN, swollen === "yes", choice)}
+                  onPress={() =>
+                    onDone({
+                      painScore: painScore ?? NaN,
+                      newSwelling: swollen === "yes",
+                      underRelief,
+                      choice,
+                      leftOut: leftOut.map(({ itemId }) => itemId),
+                    })
+                  }
                 >
                   {CHOICES[choice]}
                 </Button>

@@ -19,15 +19,16 @@ import { keepPage } from "../shell/keep-offline";
 import { useKeys } from "../shell/use-keys";
 import { itemName } from "../text/item-text";
 import { mixedText, settingText } from "../text/lever-text";
-import { color, font, size } from "../theme/tokens";
 import { CheckInCard } from "./check-in-card";
 import { PainPad } from "./pain-pad";
 import { SignQuestion, WarningStop, WhatNow } from "./questions";
 import { SetTable } from "./set-table";
+import { ItemTabs } from "./item-tabs";
+import { SetUpLines } from "./set-up-lines";
 import { SidePanel } from "./side-panel";
 import { TempoPanel } from "./tempo-panel";
 import { useAutoChoice } from "./use-auto-start";
-import { type FloorItem, type FloorPlan, type FloorSession, useSession } from "./use-session";
+import { type FloorPlan, type FloorSession, useSession } from "./use-session";
 
 const Middle = styled.div`
   display: grid;
@@ -47,27 +48,6 @@ const Middle = styled.div`
   }
 `;
 
-const Items = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-`;
-const ItemTab = styled.button<{ $isPicked: boolean }>`
-  min-height: ${size.target};
-  padding: 6px 14px;
-  border: 1px solid ${({ $isPicked }) => ($isPicked ? color.marine : color.fogDeep)};
-  border-radius: ${size.radius};
-  background: ${({ $isPicked }) => ($isPicked ? color.marine : color.paper)};
-  color: ${({ $isPicked }) => ($isPicked ? color.paper : color.ink)};
-  font: 700 15px ${font.head};
-  text-align: left;
-  cursor: pointer;
-  small {
-    display: block;
-    font: 400 15px ${font.text};
-  }
-`;
-
 export interface FloorScreenProps {
   clientId: string;
   owner: Owner;
@@ -77,6 +57,10 @@ export interface FloorScreenProps {
   usualScore: number;
   limitScore: number;
   missingMorning: boolean;
+  /** The exercise that ended a set with sharp pain last time; empty where none did. */
+  lastSharp: string;
+  /** What looks like poor form and is the joint's own. */
+  ownLimit: string;
   painSite: string;
   units: UnitSystem;
 }
@@ -138,32 +122,6 @@ function SmallFigure({ session, units }: { session: FloorSession; units: UnitSys
   );
 }
 
-function ItemTabs({ items, session }: { items: readonly FloorItem[]; session: FloorSession }) {
-  if (items.length < 2) return null;
-  const { state } = session.log;
-  return (
-    <Items role="group" aria-label="Exercises">
-      {items.map((item) => {
-        const done = state.sets.filter(({ itemId }) => itemId === item.itemId).length;
-        const isPicked = item.itemId === session.item.itemId;
-        return (
-          <ItemTab
-            key={item.itemId}
-            type="button"
-            $isPicked={isPicked}
-            aria-pressed={isPicked}
-            disabled={session.tempo.status !== "idle" && !isPicked}
-            onClick={() => session.pick(item.itemId)}
-          >
-            {itemName(item)}
-            <small>{state.stoppedItemIds.includes(item.itemId) ? "stopped for today" : `${done} of ${item.dose.setCount} sets`}</small>
-          </ItemTab>
-        );
-      })}
-    </Items>
-  );
-}
-
 /** The set in hand: tempo, table, pain; form, ends and easing beside it. */
 function Working(
   props: FloorScreenProps & {
@@ -185,9 +143,10 @@ function Working(
           <div style={{ flex: "1 1 260px" }}>
             <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
             <Soft>
-              {settingText(session.place.setting, units)}; {doseText(dose, session.variation.startsBy)}
+              {[settingText(session.place.setting, units), doseText(dose, session.variation.startsBy)].filter(Boolean).join("; ")}
               {mixedText(dose, units)}
             </Soft>
+            <SetUpLines session={session} units={units} ownLimit={props.ownLimit} />
           </div>
           {props.tools}
         </Row>
@@ -256,7 +215,14 @@ export function FloorScreen(props: FloorScreenProps) {
   if (endedAt !== null) return only(<EndedCard clientId={clientId} session={session} />);
   if (checkIn === null)
     return only(
-      <CheckInCard usualScore={props.usualScore} limitScore={limitScore} missingMorning={props.missingMorning} onDone={session.checkIn} />,
+      <CheckInCard
+        usualScore={props.usualScore}
+        limitScore={limitScore}
+        missingMorning={props.missingMorning}
+        lastSharp={props.lastSharp}
+        items={plan.items}
+        onDone={session.checkIn}
+      />,
     );
   if (isNaming)
     return only(

@@ -1,10 +1,11 @@
 "use client";
 import styled from "styled-components";
 import type { Dose } from "../../core/catalogue/variation";
+import { isTimed, repetitionS } from "../../core/dose/dose";
 import { Button } from "../kit/button";
 import { ChoiceField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
-import { rangeText } from "../text/quantity-text";
+import { rangeText, secondsText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 import type { FloorSession } from "./use-session";
 
@@ -43,6 +44,7 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
   const { sets } = session;
   const isIdle = session.tempo.status === "idle";
   const faultName = (id: string): string => session.variation.faults.find((fault) => fault.id === id)?.sign ?? id;
+  const goesByTime = isTimed(dose);
   const rows = Math.max(dose.setCount, sets.length);
   const { lastSet, allSetsDone } = session;
   return (
@@ -51,7 +53,7 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
         <thead>
           <tr>
             <th scope="col">Set</th>
-            <th scope="col">Repetitions</th>
+            <th scope="col">{goesByTime ? "Time" : "Repetitions"}</th>
             <th scope="col">Pain</th>
             <th scope="col">Left in the tank</th>
             <th scope="col">Form</th>
@@ -66,11 +68,14 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
                 <td>{i + 1}</td>
                 <td>
                   {set ? (
-                    <span className="figure">{set.repetitions}</span>
+                    <span className="figure">
+                      {goesByTime ? secondsText(set.workedS ?? set.repetitions * repetitionS(dose)) : set.repetitions}
+                    </span>
                   ) : isNow ? (
-                    <span className="figure">{session.tempo.repetitions}</span>
+                    <span className="figure">{goesByTime ? secondsText(session.tempo.workedS) : session.tempo.repetitions}</span>
                   ) : null}{" "}
-                  {!set && `${isNow ? "of " : ""}${rangeText(dose.repetitionsLow, dose.repetitionsHigh)}`}
+                  {!set &&
+                    `${isNow ? "of " : ""}${goesByTime ? secondsText(repetitionS(dose)) : rangeText(dose.repetitionsLow, dose.repetitionsHigh)}`}
                 </td>
                 <td className="figure">{set ? (set.painScore ?? "?") : ""}</td>
                 <td className="figure">{set?.leftInTank ?? ""}</td>

@@ -22,7 +22,7 @@ export function StartScreen({
   units,
 }: {
   clientId: string;
-  plans: readonly (Omit<FloorItem, "itemId"> & { prescriptionId: string })[];
+  plans: readonly (Omit<FloorItem, "itemId" | "part" | "inTurn"> & { prescriptionId: string })[];
   units: UnitSystem;
 }) {
   const router = useRouter();

@@ -1,8 +1,10 @@
 "use client";
 import styled from "styled-components";
-import { phasesOf, repetitionS } from "../../core/dose/dose";
+import type { Dose, TempoPhase } from "../../core/catalogue/variation";
+import { HOLD_FROM_S, isTimed, phasesOf, repetitionS } from "../../core/dose/dose";
 import { Button, Key } from "../kit/button";
 import { Row } from "../kit/layout";
+import { itemName } from "../text/item-text";
 import { clockText } from "../text/quantity-text";
 import { color, font, media } from "../theme/tokens";
 import type { FloorSession } from "./use-session";
@@ -51,14 +53,20 @@ const Bar = styled.div<{ $now: boolean }>`
   }
 `;
 const PHASES = { lower: "Lower", pause: "Pause", rise: "Rise" } as const;
+/** A long pause is a hold; what is one long phase and no pause is work by the clock. */
+function phaseName(dose: Dose, phase: TempoPhase): string {
+  if (phase === "pause" && dose.tempo.pauseS >= HOLD_FROM_S) return "Hold";
+  return isTimed(dose) && dose.tempo.pauseS === 0 ? "Work" : PHASES[phase];
+}
 
-function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, sets, dose }: FloorSession): string {
+function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, isSkipped, next, sets, dose }: FloorSession): string {
   const setNumber = sets.length + 1;
-  if (tempo.status === "running") return `${PHASES[tempo.moment.phase]}, ${tempo.moment.leftS}`;
-  if (tempo.status === "done") return `${dose.repetitionsHigh} done: how was the pain?`;
+  if (tempo.status === "running") return `${phaseName(dose, tempo.moment.phase)}, ${tempo.moment.leftS}`;
+  if (tempo.status === "done") return `${dose.repetitionsHigh === 1 ? "Done" : `${dose.repetitionsHigh} done`}: how was the pain?`;
   if (tempo.status === "stopped") return "Stopped. Tap the pain to save it, or go on.";
   if (isStopped) return "Stopped for today";
-  if (allSetsDone) return "All sets done";
+  if (isSkipped) return "Left out today";
+  if (allSetsDone) return next && restLeftS !== null && restLeftS > 0 ? `All sets done, rest ${clockText(restLeftS)}` : "All sets done";
   if (countLeftS !== null) return `Set ${setNumber} in ${countLeftS}`;
   if (restLeftS !== null && restLeftS > 0) return `Rest ${clockText(restLeftS)}, then set ${setNumber}`;
   return `Set ${setNumber} of ${dose.setCount}`;
@@ -73,7 +81,9 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
   const fill = (i: number): number => (!isRunning ? 0 : i < now ? 1 : i === now ? tempo.moment.phaseFraction : 0);
   return (
     <Panel aria-label="Tempo">
-      <Count aria-label="Repetitions">{tempo.status === "idle" ? 0 : tempo.repetitions}</Count>
+      <Count aria-label={isTimed(dose) ? "Seconds" : "Repetitions"}>
+        {tempo.status === "idle" ? 0 : isTimed(dose) ? tempo.workedS : tempo.repetitions}
+      </Count>
       <div>
         <Phase role="status" aria-live={isRunning ? "off" : "polite"}>
           {words(session)}
@@ -86,7 +96,7 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
                   <div className="done" style={{ width: `${Math.round(fill(i) * 100)}%` }} />
                 </div>
                 <small>
-                  {PHASES[phase].toLowerCase()} {lengthS}
+                  {phaseName(dose, phase).toLowerCase()} {lengthS}
                 </small>
               </Bar>
             ),
@@ -96,6 +106,11 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
       <Row>
         {isAuto && (session.countLeftS !== null || (restLeftS !== null && restLeftS > 0)) && !isWaiting && (
           <Button onPress={session.wait}>Wait</Button>
+        )}
+        {allSetsDone && session.next && (
+          <Button $tone="primary" onPress={session.goNext}>
+            Next: {itemName(session.next)}
+          </Button>
         )}
         {!allSetsDone && tempo.status !== "done" && (
           <Button onPress={onToggle}>

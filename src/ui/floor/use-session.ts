@@ -10,10 +10,13 @@ import {
   doseLeft,
   type FloorEvent,
   type FloorSet,
+  type FloorState,
   placeNow,
   type SetEnd,
   unansweredSet,
 } from "../../core/floor/events";
+import { nextItem, type OrderedItem, restAfterS, turnsOf } from "../../core/floor/order";
+import type { Part } from "../../core/session/session";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Owner } from "../outbox/event-store";
@@ -26,9 +29,13 @@ export interface FloorItem extends Place {
   itemId: string;
   side: Side;
   dose: Dose;
+  part: Part | null;
+  /** Its sets go in turn with those of the item after it. */
+  inTurn: boolean;
 }
 export interface FloorPlan {
   sessionId: string;
+  isLight: boolean;
   items: readonly FloorItem[];
 }
 
@@ -37,6 +44,9 @@ export interface FloorSession {
   tempo: Tempo;
   item: FloorItem;
   pick: (itemId: string) => void;
+  /** Whose set comes after this one's; null when the session is done. */
+  next: FloorItem | null;
+  goNext: () => void;
   context: FitContext;
   variation: Variation;
   /** The place and the dose now, after any easing. */
@@ -58,7 +68,7 @@ export interface FloorSession {
   isStopped: boolean;
   /** A set that ended in a way that asks one large question. */
   asking: FloorSet | null;
-  checkIn: (painScore: number, newSwelling: boolean, choice: CheckInChoice) => void;
+  checkIn: (told: CheckedIn) => void;
   tapPain: (painScore: number) => void;
   endSet: (endedBy: Exclude<SetEnd, "warning-sign">) => void;
   warn: (sign: WarningSign) => void;
@@ -68,14 +78,34 @@ export interface FloorSession {
   ease: () => void;
   undoEase: () => void;
   stopItem: () => void;
+  /** Left out today, or taken up again. */
+  skip: (itemId: string) => void;
+  isSkipped: boolean;
   voidLast: () => void;
   end: () => void;
   goOn: () => void;
   tellEffort: (effortScore: number) => void;
 }
 
+/** What is said before the first set. */
+export interface CheckedIn {
+  painScore: number;
+  newSwelling: boolean;
+  underRelief: boolean;
+  choice: CheckInChoice;
+  /** Items that the minutes have no room for. */
+  leftOut: readonly string[];
+}
+
 /** Signs that come with how a set ended: they close planning as any other does. */
 const SIGN_OF: Partial<Record<SetEnd, WarningSign>> = { spreading: "spreading-pain", belly: "belly-or-pelvic" };
+
+/** The items as their order asks of them: fewer sets where one was eased by a set. */
+const orderOf = (items: readonly FloorItem[], eases: FloorState["eases"]): OrderedItem[] =>
+  items.map((item) => {
+    const { setCount } = placeNow({ ...item, setCount: item.dose.setCount }, item.itemId, eases);
+    return { itemId: item.itemId, setCount, restS: item.dose.restS, inTurn: item.inTurn };
+  });
 
 const onLeg = (context: FitContext, leadSide: Side): FitContext => ({ ...context, subject: { ...context.subject, leadSide } });
 const useOnLeg = (context: FitContext, leadSide: Side): FitContext => useMemo(() => onLeg(context, leadSide), [context, leadSide]);
@@ -91,9 +121,10 @@ export function useSession(
   const log = useFloorEvents(sessionId, told.known, told.owner);
   const { state, append, latest } = log;
   const [picked, setPicked] = useState<string | null>(null);
-  const isLeft = ({ itemId, dose }: FloorItem): boolean =>
-    !state.stoppedItemIds.includes(itemId) && state.sets.filter((set) => set.itemId === itemId).length < dose.setCount;
-  const item = items.find(({ itemId }) => itemId === picked) ?? items.find(isLeft) ?? items.at(-1);
+  const order = useMemo(() => orderOf(items, state.eases), [items, state.eases]);
+  const comesId = useMemo(() => nextItem(order, state)?.itemId ?? null, [order, state]);
+  const next = items.find(({ itemId }) => itemId === comesId) ?? null;
+  const item = items.find(({ itemId }) => itemId === picked) ?? next ?? items.at(-1);
   if (!item) throw new RangeError("a session without items");
   const { itemId, side } = item;
   const context = useOnLeg(given, side);
@@ -112,13 +143,17 @@ export function useSession(
   const easing = useMemo(() => easeOnce(context, rung, dose), [context, rung, dose]);
   const lastSet = sets.at(-1);
   const isStopped = state.stoppedItemIds.includes(itemId);
-  const allSetsDone = sets.length >= dose.setCount || isStopped;
+  const isSkipped = state.skippedItemIds.includes(itemId);
+  const allSetsDone = sets.length >= dose.setCount || isStopped || isSkipped;
   const isIdle = tempo.status === "idle";
+  const isInTurn = turnsOf(order).some((turn) => turn.length > 1 && turn.some((each) => each.itemId === itemId));
   const asking = unansweredSet(state, options.limitScore);
   const isOver = state.endedAt !== null || state.warnings.length > 0;
-  const isHeld = isWaiting || !isIdle || asking !== null || isOver;
+  const isHeld = isWaiting || allSetsDone || !isIdle || asking !== null || isOver;
   // after a set that asks, nothing counts down until it is answered
-  const restLeftS = useRestLeftS(isIdle && !allSetsDone && lastSet && asking === null && !isOver ? lastSet.endedAt : null, dose.restS);
+  const lastOfAll = state.sets.at(-1);
+  const isResting = isIdle && next !== null && lastOfAll && asking === null && !isOver;
+  const restLeftS = useRestLeftS(isResting ? lastOfAll.endedAt : null, restAfterS(order, state));
   const countLeftS = useAutoStart({ isOn: options.isAuto, restLeftS, isHeld, count: tempo.count, start: tempo.start });
 
   const isSetOpen = useRef(false);
@@ -128,7 +163,10 @@ export function useSession(
 
   const saveSet = (painScore: number | null, endedBy: SetEnd): void => {
     isSetOpen.current = false; // before any render: a second tap corrects, it does not add
-    append({ kind: "set-ended", setId: newUuid(), itemId, setting, repetitions: tempo.repetitions, painScore, faults: [...seen], endedBy });
+    const { repetitions, workedS } = tempo;
+    append({ kind: "set-ended", setId: newUuid(), itemId, setting, repetitions, painScore, faults: [...seen], endedBy, workedS });
+    // after its last set an exercise stays in hand, for what is asked then; what goes in turn hands over at once
+    setPicked(sets.length + 1 >= setCount || !isInTurn ? itemId : null);
     tempo.clear();
     setSeen([]);
     setWaiting(false);
@@ -157,6 +195,8 @@ export function useSession(
     tempo,
     item,
     pick: setPicked,
+    next: next && next.itemId !== itemId ? next : null,
+    goNext: () => setPicked(null),
     context,
     variation,
     place,
@@ -171,12 +211,15 @@ export function useSession(
     lastSet,
     allSetsDone,
     isStopped,
+    isSkipped,
     asking,
-    checkIn: (painScore, newSwelling, choice) => {
-      append({ kind: "checked-in", painScore, newSwelling, choice });
+    checkIn: ({ painScore, newSwelling, underRelief, choice, leftOut }) => {
+      append({ kind: "checked-in", painScore, newSwelling, choice, ...(underRelief ? { underRelief } : {}) });
+      for (const id of leftOut) append({ kind: "item-skipped", itemId: id });
       if (choice === "stop") append({ kind: "session-ended" });
       if (choice !== "ease-all") return;
       for (const each of items) {
+        if (leftOut.includes(each.itemId)) continue;
         const own = onLeg(given, each.side);
         const eased = easeOnce(own, each, each.dose);
         if (eased) appendEase(each.itemId, eased);
@@ -211,6 +254,10 @@ export function useSession(
     },
     stopItem: () => {
       append({ kind: "item-stopped", itemId });
+      setPicked(null);
+    },
+    skip: (id) => {
+      append({ kind: state.skippedItemIds.includes(id) ? "item-resumed" : "item-skipped", itemId: id });
       setPicked(null);
     },
     voidLast: () => {

@@ -44,6 +44,8 @@ export interface Tempo {
   itemId: string | null;
   moment: TempoMoment;
   repetitions: number;
+  /** Seconds of the set so far. */
+  workedS: number;
   start: () => void;
   stop: () => void;
   clear: () => void;
@@ -101,6 +103,7 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
     itemId: running?.itemId ?? null,
     moment,
     repetitions: isDone ? dose.repetitionsHigh : moment.repetitions,
+    workedS: Math.round(elapsedS),
     start: () => keep({ itemId, startedAtMs: steadyMs() - (running?.stoppedS ?? 0) * 1000, stoppedS: null }),
     stop: () => running && running.stoppedS === null && keep({ ...running, stoppedS: elapsedS }),
     clear: () => keep(null),

@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
+import { decideHoldsAction } from "../../actions/plan";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day } from "../../core/day";
@@ -8,6 +9,8 @@ import type { MorningClass } from "../../core/progress/morning";
 import type { ResponseFact, SessionFact } from "../../core/record/record";
 import { Button } from "../kit/button";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
 import { agoText, longDayText } from "../text/day-text";
 import { DecisionCard, type DecisionCardProps } from "./decision-card";
@@ -53,6 +56,24 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
   );
 }
 
+/** Most of a long session holds: one tap for all of it, and what is left is what wants looking at. */
+function HoldsCard({ clientId, sessionId, names }: { clientId: string; sessionId: string; names: readonly string[] }) {
+  const { take, isTaking, problem } = useStep();
+  return (
+    <Card aria-label="All that hold">
+      <Stack $gap={8}>
+        <p>
+          <strong>{names.length} hold:</strong> {names.join(", ").toLowerCase()}.
+        </p>
+        <Problem text={problem} />
+        <Button isDisabled={isTaking} onPress={() => take((stepId) => decideHoldsAction(clientId, { sessionId }, stepId))}>
+          Hold all {names.length}
+        </Button>
+      </Stack>
+    </Card>
+  );
+}
+
 /** The morning after: how the joints answered, and what follows for each exercise. */
 export function MorningScreen(props: {
   clientId: string;
@@ -78,6 +99,7 @@ export function MorningScreen(props: {
     );
   const { session, response, items } = waiting;
   const isTooEarly = session.day >= today;
+  const holding = items.filter(({ deciding }) => deciding?.decision.move === "hold");
   return (
     <Page>
       <Columns $template="1fr 1fr">
@@ -106,6 +128,7 @@ export function MorningScreen(props: {
           <Soft>The decision follows the morning.</Soft>
         ) : (
           <Stack>
+            {holding.length > 1 && <HoldsCard clientId={clientId} sessionId={session.id} names={holding.map(({ name }) => name)} />}
             {items.map(({ itemId, name, deciding }) =>
               deciding ? (
                 <DecisionCard

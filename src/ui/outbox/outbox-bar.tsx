@@ -53,6 +53,8 @@ const WHAT: Record<Kept["event"]["body"]["kind"], string> = {
   "warning-sign": "Warning sign",
   "item-stopped": "Exercise stopped",
   "session-ended": "End of session",
+  "item-skipped": "An exercise left out today",
+  "item-resumed": "An exercise taken up again",
   "effort-told": "Effort of the session",
   "session-continued": "Session continued",
 };

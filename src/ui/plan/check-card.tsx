@@ -37,9 +37,11 @@ export function CheckCard({ plan, clientId }: { plan: PlanState; clientId: strin
                 <TextButton
                   onPress={() =>
                     change({
-                      items: draft.items.map((each) =>
-                        each === item ? { ...item, id: swap.id, variationId: swap.id, setting: {} } : each,
-                      ),
+                      items: draft.items.map((each) => {
+                        if (each !== item) return each;
+                        const { isKept: _, ...rest } = item;
+                        return { ...rest, id: swap.id, variationId: swap.id, setting: {} };
+                      }),
                     })
                   }
                 >

@@ -1,6 +1,7 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Day } from "../../core/day";
 import { fitContextOf } from "../../core/record/derive";
+import { programmeNow } from "../../core/record/programme";
 import type { ClientRecord } from "../../core/record/record";
 import { sheetFor } from "../../core/session/sheet";
 import { waiting } from "../../core/session/session";
@@ -19,7 +20,7 @@ export interface HomeSheet {
   leftOut: string[];
 }
 export function homeSheet(record: ClientRecord, today: Day, units: UnitSystem): HomeSheet | null {
-  const plan = record.trainingPlan;
+  const plan = programmeNow(record);
   const home = fitContextOf(record, today, undefined, "home");
   if (!plan || !home) return null;
   const waits = waiting(plan.items, home.calmRows);

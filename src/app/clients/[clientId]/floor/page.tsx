@@ -1,17 +1,31 @@
 import Link from "next/link";
-import { isInCatalogue } from "../../../../core/catalogue/catalogue";
+import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
+import type { Day } from "../../../../core/day";
+import type { ClientRecord } from "../../../../core/record/record";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
+import { programmeItems } from "../../../../core/record/programme";
 import { painLimitOf } from "../../../../core/record/school";
 import { plannedOf } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
 import { floorEventsOf } from "../../../../data/repos/floor.repo";
+import { lightDose } from "../../../../core/session/session";
 import { screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { FloorScreen } from "../../../../ui/floor/floor-screen";
+import { StartProgramme } from "../../../../ui/floor/start-programme";
 import { StartScreen } from "../../../../ui/floor/start-screen";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
+
+/** The exercise that ended a set with sharp pain in the session before today's. */
+function lastSharpOf(record: ClientRecord, today: Day): string {
+  const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
+  const sharp = last?.sets.find(({ endedBy }) => endedBy === "sharp");
+  const item = last?.items.find(({ id }) => id === sharp?.itemId);
+  const planned = item && plannedOf(record, item);
+  return planned ? variationById(planned.rung.variationId).name.toLowerCase() : "";
+}
 
 export default async function FloorPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
@@ -25,7 +39,9 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
     const planned = plannedOf(record, item);
     if (!planned) return [];
     const { rung, prescription } = planned;
-    return [{ itemId: item.id, variationId: rung.variationId, setting: rung.setting, side: rung.side, dose: prescription.dose }];
+    const { part, inTurn } = item;
+    const dose = session.isLight ? lightDose(prescription.dose) : prescription.dose;
+    return [{ itemId: item.id, variationId: rung.variationId, setting: rung.setting, side: rung.side, dose, part, inTurn }];
   });
 
   // a sign that was not said in this session, or an answer on Screen, stops a session under way as well; its own sign is the floor's to show
@@ -46,14 +62,27 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
       <FloorScreen
         clientId={clientId}
         owner={owner}
-        plan={{ sessionId: session.id, items }}
+        plan={{ sessionId: session.id, isLight: session.isLight, items }}
         context={context}
         known={await readStudio(scope.studioId, (em) => floorEventsOf(scope, em, session.id))}
         usualScore={Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today)))}
         limitScore={painLimitOf(record)}
         missingMorning={record.sessions.some((each) => missesMorning(record, each, today))}
+        lastSharp={lastSharpOf(record, today)}
+        ownLimit={record.screen.person?.ownLimit ?? ""}
         painSite={record.complaints[0]?.words.split(",")[0] ?? ""}
         units={unitSystem}
+      />
+    );
+  const programme = programmeItems(record, today);
+  if (programme.length > 0)
+    return (
+      <StartProgramme
+        clientId={clientId}
+        units={unitSystem}
+        isLight={record.trainingPlan?.laid.find(({ day }) => day === today)?.isLight === true}
+        isLaidToday={record.trainingPlan?.laid.some(({ day }) => day === today) === true}
+        items={programme}
       />
     );
   const plans = currentPlans(record).filter(({ rung }) => isInCatalogue(rung.variationId));

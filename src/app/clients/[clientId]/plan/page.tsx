@@ -13,6 +13,7 @@ import {
   dailyLoads,
   doneSets,
   painfulWeeks,
+  programmeNow,
   strengthTrends,
   trainedDays,
   usualAsked,
@@ -75,7 +76,7 @@ export default async function PlanPage({ params }: Props) {
       </MessageScreen>
     );
   const asked = usualAsked(record);
-  const kept = record.trainingPlan;
+  const kept = programmeNow(record);
   const doneDays = trainedDays(record);
   const count = (answer: "calm" | "noticed" | "flare"): number => record.responses.filter((each) => each.class === answer).length;
   const make = () => {
@@ -95,7 +96,7 @@ export default async function PlanPage({ params }: Props) {
     };
     return { ...draft, laid: laidFrom(draft, context.school, doneDays, today) };
   };
-  const { day: _day, sequence: _sequence, ...first } = kept ?? { day: today, sequence: 0, ...make() };
+  const { day: _day, sequence: _sequence, keptAt: _keptAt, ...first } = kept ?? { day: today, sequence: 0, keptAt: "", ...make() };
   const goal = goalOf(record, context.subject);
   const way = goal && wayToGoal(record, goal);
   return (

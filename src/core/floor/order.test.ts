@@ -1,0 +1,43 @@
+import { expect, test } from "vitest";
+import { nextItem, type OrderedItem, restAfterS, turnsOf } from "./order";
+
+const item = (itemId: string, setCount = 2, more: Partial<OrderedItem> = {}): OrderedItem => ({
+  itemId,
+  setCount,
+  restS: 60,
+  inTurn: false,
+  ...more,
+});
+const told = (done: string, more: { stopped?: string[]; skipped?: string[] } = {}) => ({
+  sets: [...done].map((itemId, order) => ({ itemId, order })) as never,
+  stoppedItemIds: more.stopped ?? [],
+  skippedItemIds: more.skipped ?? [],
+});
+/** Who is next after each set, all the way. */
+function run(items: readonly OrderedItem[], more: Parameters<typeof told>[1] = {}): [order: string, rests: number[]] {
+  let done = "";
+  const rests: number[] = [];
+  for (let next = nextItem(items, told("", more)); next; next = nextItem(items, told(done, more))) {
+    done += next.itemId;
+    rests.push(restAfterS(items, told(done, more)));
+  }
+  return [done, rests];
+}
+
+test("goes through one exercise after the other, with its own rest", () =>
+  expect(run([item("a", 3), item("b", 2, { restS: 90 })])).toEqual(["aaabb", [60, 60, 60, 90, 90]]));
+
+test("takes turns set by set, and rests after the round, as long as its longest", () => {
+  const pair = [item("a", 2, { inTurn: true }), item("b", 2, { restS: 90 })];
+  expect(turnsOf([...pair, item("c")]).map((turn) => turn.length)).toEqual([2, 1]);
+  expect(run([...pair, item("c", 1)])).toEqual(["ababc", [0, 90, 0, 90, 60]]);
+  expect(run([item("w", 3, { inTurn: true }), item("s", 2)])[0]).toBe("wswsw"); // one more set on the weak side
+});
+
+test("leaves out what is stopped or skipped, and nobody waits for it", () => {
+  const items = [item("a", 2, { inTurn: true }), item("b"), item("c")];
+  expect(run(items, { skipped: ["b"] })).toEqual(["aacc", [60, 60, 60, 60]]);
+  expect(run(items, { stopped: ["a", "c"] })[0]).toBe("bb");
+  expect(nextItem(items, told("aabbcc"))).toBeNull();
+  expect(restAfterS(items, told(""))).toBe(0);
+});

@@ -1,0 +1,41 @@
+import type { FloorState } from "./events";
+
+/** What the order of a session asks of an item. */
+export interface OrderedItem {
+  itemId: string;
+  setCount: number;
+  restS: number;
+  /** Its sets go in turn with those of the item after it. */
+  inTurn: boolean;
+}
+type Told = Pick<FloorState, "sets" | "stoppedItemIds" | "skippedItemIds">;
+
+const doneOf = ({ sets }: Told, itemId: string): number => sets.filter((set) => set.itemId === itemId).length;
+export const isLeft = (item: OrderedItem, told: Told): boolean =>
+  !told.stoppedItemIds.includes(item.itemId) && !told.skippedItemIds.includes(item.itemId) && doneOf(told, item.itemId) < item.setCount;
+
+/** Items that go in turn, as one; most stand alone. */
+export function turnsOf(items: readonly OrderedItem[]): OrderedItem[][] {
+  const turns: OrderedItem[][] = [];
+  items.forEach((item, i) => (items[i - 1]?.inTurn ? turns.at(-1)!.push(item) : turns.push([item])));
+  return turns;
+}
+
+/** Whose set is next: the first exercise with any left, and of those that go in turn the one with fewest done. Null when all is done. */
+export function nextItem(items: readonly OrderedItem[], told: Told): OrderedItem | null {
+  for (const turn of turnsOf(items)) {
+    const left = turn.filter((item) => isLeft(item, told));
+    const [first] = left.toSorted((a, b) => doneOf(told, a.itemId) - doneOf(told, b.itemId));
+    if (first) return first;
+  }
+  return null;
+}
+
+/** Seconds of rest after the last set: none while the others of its round wait, the longest of its round after them. */
+export function restAfterS(items: readonly OrderedItem[], told: Told): number {
+  const last = told.sets.at(-1);
+  const turn = turnsOf(items).find((each) => each.some(({ itemId }) => itemId === last?.itemId));
+  if (!last || !turn) return 0;
+  const waitsInRound = turn.some((item) => isLeft(item, told) && doneOf(told, item.itemId) < doneOf(told, last.itemId));
+  return waitsInRound ? 0 : Math.max(...turn.map(({ restS }) => restS));
+}
