@@ -1,9 +1,9 @@
-import { expect, expectAccessible, openClient, sql, test } from "./studio";
+import { decideFirst, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
 test("a session for a sore knee is built, reordered by mouse, keyboard and arrows, undone, laid on weeks and kept", async ({
   trainer: page,
 }) => {
-  await openClient(page, "Bram Ketter", "Plan");
+  await openClient(page, "Oswin Marr", "Plan");
   const list = page.getByRole("list", { name: "Session" });
   const names = (): Promise<string[]> => list.locator("strong").allInnerTexts();
   await expect(page.getByRole("status").filter({ hasText: /min of 45/ })).toBeVisible();
@@ -80,6 +80,73 @@ test("a session for a sore knee is built, reordered by mouse, keyboard and arrow
   const calendar = await (await page.request.get(`${address}/calendar`)).text();
   expect(calendar).toContain("BEGIN:VEVENT");
   expect(calendar).toContain("SEQUENCE:0");
+});
+
+test("what was kept is run on the floor: cut to the minutes, each side in turn, what is left out taken up again; the morning holds all in one tap", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Oswin Marr", "Floor");
+  const today = page.getByRole("region", { name: "Today's session" });
+  await expect(today.getByRole("checkbox").first()).toBeVisible();
+  await expectAccessible(page);
+  const count = await today.getByRole("checkbox").count();
+  expect(count).toBeGreaterThan(2);
+  await today.getByRole("button", { name: "Start the session" }).click();
+  await page.getByRole("button", { name: "Pain 0", exact: true }).click();
+  await page.getByText("No", { exact: true }).click();
+  await page.getByText("More pain relief than usual").click();
+  await page.getByRole("textbox", { name: /Minutes there are/ }).fill("10");
+  await page.getByRole("textbox", { name: /Minutes there are/ }).press("Tab");
+  await expect(page.getByText("Left out for want of time")).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "As planned" }).click();
+
+  const exercises = page.getByRole("group", { name: "Exercises" });
+  const left = exercises.getByRole("button", { name: /left out today/ });
+  const leftOut = await left.count();
+  expect(leftOut).toBeGreaterThan(0);
+  await left.first().click();
+  await page.getByRole("button", { name: "take it up again" }).click();
+  await expect(left).toHaveCount(leftOut - 1);
+  await expectAccessible(page);
+
+  // one side hands over to the other after its set, and rest comes after both
+  const sided = exercises.getByRole("button", { name: /, (left|right)/ });
+  const [first, second] = (await sided.allInnerTexts()).map((text) => text.split("\n")[0]!);
+  await exercises.getByRole("button", { name: first! }).click();
+  const again = page.getByRole("button", { name: "take it up again" });
+  for (const side of [first!, second!]) {
+    await exercises.getByRole("button", { name: side }).click();
+    if (await again.isVisible()) await again.click();
+  }
+  await exercises.getByRole("button", { name: first! }).click();
+  await page.getByRole("button", { name: /^Start/ }).click();
+  await page.getByRole("button", { name: "Pain 1", exact: true }).click();
+  await expect(exercises.getByRole("button", { name: first! })).toContainText(/^.*1 of/s);
+  const next = page.getByRole("button", { name: `Next: ${second!}` });
+  if (await next.isVisible()) await next.click();
+  await expect(exercises.getByRole("button", { name: second!, pressed: true })).toBeVisible();
+  await page.getByRole("button", { name: /^Start/ }).click();
+  await page.getByRole("button", { name: "Pain 1", exact: true }).click();
+  await page.getByRole("button", { name: "End session" }).click();
+  await page.getByRole("button", { name: "Effort 4", exact: true }).click();
+  await expect(page.getByText("Saved in the studio")).toBeVisible();
+  const [kept] = await sql<{ relief: string }>(
+    "select payload ->> 'underRelief' as relief from floor_event where kind = 'checked-in' order by receipt desc limit 1",
+  );
+  expect(kept?.relief).toBe("true");
+
+  // what was done under more pain relief holds, whatever the morning says: one tap for both sides
+  await nightPasses("Oswin Marr");
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Morning" }).click();
+  const own = page.getByRole("region", { name: "What was done" }).getByText(second!, { exact: true });
+  await expect(page.getByRole("region", { name: "What was done" })).toBeVisible();
+  for (let older = 0; older < 6 && !(await own.isVisible()); older++) await decideFirst(page);
+  await page.getByRole("group", { name: "Pain this morning" }).getByRole("button", { name: "Pain 1", exact: true }).click();
+  await page.getByText("No", { exact: true }).click();
+  await page.getByRole("button", { name: "Save the morning" }).click();
+  await page.getByRole("button", { name: "Hold all 2" }).click();
+  await expect(page.getByText("No morning is waiting")).toBeVisible();
 });
 
 test("a bad back and a pregnancy have sessions with nothing in them that is closed, and the check says what it found", async ({

@@ -90,3 +90,14 @@ export async function answerScreen(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Keep the answer" }).click();
   await expect(page.getByRole("status", { name: "Where it stands" })).toContainText("A session may be built.");
 }
+
+/** Accepts the first decision, and waits until that very card has gone. */
+export async function decideFirst(page: Page): Promise<void> {
+  const card = await page.getByRole("region", { name: "Decision" }).first().elementHandle();
+  await page
+    .getByRole("region", { name: "Decision" })
+    .first()
+    .getByRole("button", { name: /^(Hold|Ease|Build|Rest it|Stop and refer)$/ })
+    .click();
+  await card?.waitForElementState("hidden");
+}

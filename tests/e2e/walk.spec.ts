@@ -1,20 +1,9 @@
 import type { Page } from "@playwright/test";
-import { expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
+import { decideFirst, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
 /** The last to run, as it ends by erasing a client. On Ansel, whose demo has a squat and a helper: hinge, bridge and step come beside them. */
 const CLIENT = "Ansel Birk";
 const pattern = (page: Page, name: string) => page.getByRole("button", { name, exact: true });
-
-/** Accepts the first decision, and waits until that very card has gone. */
-async function decideFirst(page: Page): Promise<void> {
-  const card = await page.getByRole("region", { name: "Decision" }).first().elementHandle();
-  await page
-    .getByRole("region", { name: "Decision" })
-    .first()
-    .getByRole("button", { name: /^(Hold|Ease|Build|Rest it|Stop and refer)$/ })
-    .click();
-  await card?.waitForElementState("hidden");
-}
 
 /** Keeps what Fit proposes, or with the levers as they stand; says why where it is asked. */
 async function keep(page: Page): Promise<void> {

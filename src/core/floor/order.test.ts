@@ -34,6 +34,13 @@ test("takes turns set by set, and rests after the round, as long as its longest"
   expect(run([item("w", 3, { inTurn: true }), item("s", 2)])[0]).toBe("wswsw"); // one more set on the weak side
 });
 
+test("finishes what was begun out of its order before it goes back", () => {
+  const items = [item("a", 1), item("b", 2, { inTurn: true }), item("c", 2)];
+  expect(nextItem(items, told("b"))?.itemId).toBe("c");
+  expect(nextItem(items, told("bcb"))?.itemId).toBe("c");
+  expect(nextItem(items, told("bcbc"))?.itemId).toBe("a");
+});
+
 test("leaves out what is stopped or skipped, and nobody waits for it", () => {
   const items = [item("a", 2, { inTurn: true }), item("b"), item("c")];
   expect(run(items, { skipped: ["b"] })).toEqual(["aacc", [60, 60, 60, 60]]);

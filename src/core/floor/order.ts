@@ -21,9 +21,11 @@ export function turnsOf(items: readonly OrderedItem[]): OrderedItem[][] {
   return turns;
 }
 
-/** Whose set is next: the first exercise with any left, and of those that go in turn the one with fewest done. Null when all is done. */
+/** Whose set is next: what was begun first, then the first exercise with any left; of those that go in turn the one with fewest done. Null when all is done. */
 export function nextItem(items: readonly OrderedItem[], told: Told): OrderedItem | null {
-  for (const turn of turnsOf(items)) {
+  const last = told.sets.at(-1)?.itemId;
+  const isBegun = (turn: readonly OrderedItem[]): boolean => turn.some(({ itemId }) => itemId === last);
+  for (const turn of turnsOf(items).toSorted((a, b) => Number(isBegun(b)) - Number(isBegun(a)))) {
     const left = turn.filter((item) => isLeft(item, told));
     const [first] = left.toSorted((a, b) => doneOf(told, a.itemId) - doneOf(told, b.itemId));
     if (first) return first;
