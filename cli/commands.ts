@@ -10,6 +10,8 @@ import { stairAround, stairToGoal } from "../src/core/fit/stair";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../src/core/fit/step";
 import { bandTension } from "../src/core/mechanics/band";
 import { strapLean } from "../src/core/mechanics/levers";
+import { floorState } from "../src/core/floor/events";
+import { nextItem, restAfterS } from "../src/core/floor/order";
 import { decide } from "../src/core/progress/decide";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
@@ -25,6 +27,8 @@ import {
   demandInputSchema,
   type DemandInput,
   fitInputSchema,
+  type FloorInput,
+  floorInputSchema,
   catalogueInputSchema,
   compareInputSchema,
   neighboursInputSchema,
@@ -112,7 +116,18 @@ function runCeilings({ provisional = [], ...fit }: CeilingsInput): unknown {
   return ceilingTable(context, [...provisional, ...fromPose]).map((row) => ({ ...row, confidence: confidenceOf(row.bounds[0]) }));
 }
 
-function runDecide({ variationId, setting, dose, sessions, clearances = [], painLimitScore, provisional, ...fit }: DecideInput): unknown {
+function runDecide({
+  variationId,
+  setting,
+  dose,
+  sessions,
+  clearances = [],
+  painLimitScore,
+  provisional,
+  holdsRunning,
+  sharpMarks,
+  ...fit
+}: DecideInput): unknown {
   const context = contextFrom(fit);
   const place = { variationId, setting };
   const warnings = sessions.flatMap(({ id, day, warningSigns }, i) =>
@@ -135,7 +150,14 @@ function runDecide({ variationId, setting, dose, sessions, clearances = [], pain
     easeUntilAllowed: easeUntilAllowed(context, place, dose),
     build: buildOnce(context, place, dose),
     proposedCeiling: null,
+    holdsRunning,
+    sharpMarks,
   });
+}
+
+function runFloor({ items, events }: FloorInput): unknown {
+  const state = floorState(events);
+  return { ...state, next: nextItem(items, state)?.itemId ?? null, restS: restAfterS(items, state) };
 }
 
 export const COMMANDS: Readonly<Record<string, Command>> = {
@@ -216,6 +238,12 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
       ...input.sessions.flatMap(({ day }, i) => (day > input.today ? [{ path: `sessions.${i}.day`, code: "day.future" }] : [])),
     ],
     run: runDecide,
+  },
+  floor: {
+    summary:
+      "What the events of a session add up to, whatever their order: sets, eases, what is stopped, whose set is next and the rest before it",
+    schema: floorInputSchema,
+    run: runFloor,
   },
   screen: {
     summary: "What was answered before training: whether a session may be built, and what the rules close, ask and remind of",

@@ -47,6 +47,7 @@ describe("the command line", () => {
       "neighbours",
       "catalogue",
       "decide",
+      "floor",
       "screen",
       "assess",
       "ceilings",
@@ -315,6 +316,41 @@ describe("the command line", () => {
       }),
     ).toMatchObject({ exitCode: 2 });
     expect(decide([session, { ...session, response: null }])).toMatchObject({ move: "hold", rule: "morning-missing" });
+  });
+
+  test("adds up a session from its events, in any order", () => {
+    const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
+    const event = (n: number, body: object) => ({
+      id: id(n),
+      deviceId: "t",
+      sessionId: id(99),
+      sequence: n,
+      occurredAt: "2026-11-20T10:00:00.000Z",
+      body,
+    });
+    const set = (n: number, itemId: string) =>
+      event(n, {
+        kind: "set-ended",
+        setId: id(50 + n),
+        itemId,
+        setting: {},
+        repetitions: 10,
+        painScore: 1,
+        faults: [],
+        endedBy: "pain-tap",
+      });
+    const [left, right] = [id(1), id(2)];
+    const items = [
+      { itemId: left, setCount: 2, inTurn: true },
+      { itemId: right, setCount: 2, restS: 90 },
+    ];
+    const floor = (events: object[]) => ask("floor", { items, events }).answer;
+    expect(floor([set(1, left)])).toMatchObject({ next: right, restS: 0 });
+    const both = [set(1, left), set(2, right)];
+    expect(floor(both)).toMatchObject({ next: left, restS: 90, endedAt: null });
+    expect(floor(both.toReversed())).toEqual(floor(both));
+    expect(floor([...both, event(3, { kind: "item-skipped", itemId: left })])).toMatchObject({ next: right, skippedItemIds: [left] });
+    expect(ask("floor", { items, events: [{ ...set(1, left), body: { kind: "flown" } }] }).exitCode).toBe(2);
   });
 
   test("assesses a client: ranges, sides, change, what follows, what is due, the five; and ceilings with all that bounds them", () => {

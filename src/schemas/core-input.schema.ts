@@ -1,3 +1,6 @@
+import type { FloorEvent } from "../core/floor/events";
+import type { OrderedItem } from "../core/floor/order";
+import { floorEventSchema } from "./floor.schema";
 import Joi from "joi";
 import type { BodyMeasure } from "../core/body/body";
 import { type Dose, type Pattern, PATTERNS } from "../core/catalogue/variation";
@@ -231,6 +234,7 @@ const sessionSchema = Joi.object({
   day: day.required(),
   sets: Joi.array().items(setSchema).max(100).required(),
   eased: Joi.boolean().required(),
+  uncounted: Joi.string().valid("under-relief", "light-day").allow(null).default(null),
   response: Joi.string().valid("calm", "noticed", "flare").allow(null).required(),
   newSwelling: Joi.boolean().required(),
   warningSigns: Joi.array().items(Joi.string().max(40)).required(),
@@ -241,6 +245,8 @@ export interface DecideInput extends FitInput, PlaceInput {
   clearances?: { sessionId: string; sign: string }[];
   painLimitScore: number;
   provisional: boolean;
+  holdsRunning: number;
+  sharpMarks: number;
 }
 export const decideInputSchema = Joi.object<DecideInput>({
   ...fitKeys,
@@ -250,6 +256,28 @@ export const decideInputSchema = Joi.object<DecideInput>({
   clearances: Joi.array().items(Joi.object({ sessionId: id.required(), sign: Joi.string().max(40).required() })),
   painLimitScore: within({ min: 0, max: 10 }).required(),
   provisional: Joi.boolean().required(),
+  holdsRunning: Joi.number().integer().min(0).max(1000).default(0),
+  sharpMarks: Joi.number().integer().min(0).max(1000).default(0),
+}).required();
+
+export interface FloorInput {
+  items: OrderedItem[];
+  events: FloorEvent[];
+}
+/** The items of a session in their order, and what happened, in whatever order it arrived. */
+export const floorInputSchema = Joi.object<FloorInput>({
+  items: Joi.array()
+    .items(
+      Joi.object({
+        itemId: Joi.string().max(80).required(),
+        setCount: within({ min: 1, max: 20 }).integer().required(),
+        restS: within({ min: 0, max: 600 }).default(60),
+        inTurn: Joi.boolean().default(false),
+      }),
+    )
+    .max(60)
+    .default([]),
+  events: Joi.array().items(floorEventSchema).max(10_000).required(),
 }).required();
 
 export interface CalibrateInput {

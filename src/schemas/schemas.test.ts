@@ -134,7 +134,17 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
   [
     "a decide",
     decideInputSchema,
-    { ...SUBJECT, ...CHOSEN, today: "2026-11-26", dose, sessions: [SESSION], painLimitScore: 3, provisional: true },
+    {
+      ...SUBJECT,
+      ...CHOSEN,
+      today: "2026-11-26",
+      dose,
+      sessions: [{ ...SESSION, uncounted: "light-day" }],
+      painLimitScore: 3,
+      provisional: true,
+      holdsRunning: 1,
+      sharpMarks: 0,
+    },
   ],
   ["a band", calibrateInputSchema, { band: { restM: 0.9, points: [{ lengthM: 1.2, tensionN: 45 }] }, lengthsM: [1] }],
 ];

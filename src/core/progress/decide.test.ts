@@ -35,6 +35,8 @@ const at = (context: FitContext, place = PLACE): Omit<DecisionInput, "sessions">
   easeUntilAllowed: easeUntilAllowed(context, place, DOSE),
   build: buildOnce(context, place, DOSE),
   proposedCeiling: null,
+  holdsRunning: 0,
+  sharpMarks: 0,
 });
 const HERE = at(contextWith());
 const input = (sessions: SessionOutcome[], more: Partial<DecisionInput> = {}): DecisionInput => ({ ...HERE, sessions, ...more });
@@ -274,4 +276,24 @@ describe("overruling", () => {
     expect(overruleRefusal(held, "stop", false, null, "felt easy")).toEqual({ code: "no-such-step" });
     expect(overruleRefusal(held, "hold", false, null, "felt easy")).toBeNull();
   });
+});
+
+test("three holds running ask for the cause, three sharp marks to leave the exercise; the move stays what it was", () => {
+  const held = (more: Partial<DecisionInput>) => decide(input([good()], more));
+  const codes = (more: Partial<DecisionInput>) => held(more).reasons.map(({ code }) => code);
+  expect(held({ holdsRunning: 2 })).toMatchObject({ move: "hold", rule: held({}).rule });
+  expect([codes({ holdsRunning: 1 }).includes("holds-running"), codes({ holdsRunning: 2 }).includes("holds-running")]).toEqual([
+    false,
+    true,
+  ]);
+  expect(decide(input([good(), good()], { holdsRunning: 5 })).reasons.map(({ code }) => code)).not.toContain("holds-running"); // it builds
+  expect([codes({ sharpMarks: 2 }).includes("sharp-marks"), codes({ sharpMarks: 3 }).includes("sharp-marks")]).toEqual([false, true]);
+});
+
+test("what was done under more pain relief, or on a light day, never builds", () => {
+  for (const uncounted of ["under-relief", "light-day"] as const) {
+    expect(decide(input([good(), good({ uncounted })]))).toMatchObject({ move: "hold", rule: uncounted });
+    expect(decide(input([good({ uncounted }), good()]))).toMatchObject({ move: "hold", rule: "earned-once" });
+    expect(isAsPrescribed(good({ uncounted }), DOSE, 3)).toBe(false);
+  }
 });

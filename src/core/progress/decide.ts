@@ -43,7 +43,14 @@ export interface DecisionInput {
   build: Stepped | null;
   /** Value a ceiling is proposed to be raised to, or null. */
   proposedCeiling: number | null;
+  /** Decisions to hold in this line of work, one after the other up to now. */
+  holdsRunning: number;
+  /** Sets of this exercise on this side that sharp pain ended, ever. */
+  sharpMarks: number;
 }
+/** From here on the cause is asked for, not more of the same; and a painful exercise is left. */
+const HOLDS_NOTICED = 3;
+const SHARP_NOTICED = 3;
 
 export type DecisionReason =
   | { code: "no-session" | "sharp-pain" | "spreading-pain" | "belly-pressure" | "new-swelling" | "flare" | "noticed" | "morning-missing" }
@@ -63,7 +70,8 @@ export type DecisionReason =
   | { code: "next-step-too-big"; riserFraction: number }
   | { code: "as-a-try"; reason: FitReason }
   | { code: "next-step"; change: Change; channel: NumberChannelId | null; riserFraction: number | null }
-  | { code: "ceiling-proposed"; value: number };
+  | { code: "ceiling-proposed"; value: number }
+  | { code: "holds-running" | "sharp-marks"; count: number };
 
 /** Rest is an ease with nothing easier left: not this pattern today, and whom to ask. */
 export type DecisionMove = "ease" | "hold" | "build" | "rest" | "stop";
@@ -189,6 +197,16 @@ function built(input: DecisionInput): Decision {
  * @throws RangeError for a session in the future
  */
 export function decide(input: DecisionInput): Decision {
+  const decision = ruled(input);
+  const holds = input.holdsRunning + 1;
+  const notes: DecisionReason[] = [
+    ...(decision.move === "hold" && holds >= HOLDS_NOTICED ? [{ code: "holds-running" as const, count: holds }] : []),
+    ...(input.sharpMarks >= SHARP_NOTICED ? [{ code: "sharp-marks" as const, count: input.sharpMarks }] : []),
+  ];
+  return { ...decision, reasons: [...decision.reasons, ...notes] };
+}
+
+function ruled(input: DecisionInput): Decision {
   const sessions = input.sessions.toSorted((a, b) => a.day.localeCompare(b.day));
   const last = sessions.at(-1);
   if (last && last.day > input.today) throw new RangeError(`a session on ${last.day}, after ${input.today}`);

@@ -115,6 +115,24 @@ function outcomesAtRung(record: ClientRecord, session: SessionFact, { rung }: Pl
   return upTo.slice(firstOther + 1).map((each) => outcomeOf(record, each.session, each.item));
 }
 
+/** How often, one after the other, this line of work was held up to now. */
+function holdsRunning(record: ClientRecord, rung: RungFact): number {
+  const items = record.sessions.flatMap((each) => each.items);
+  const moves = record.decisions.flatMap(({ itemId, move }) => {
+    const item = items.find(({ id }) => id === itemId);
+    const own = item && plannedOf(record, item)?.rung;
+    return own && lineKey(own) === lineKey(rung) ? [move] : [];
+  });
+  return moves.length - 1 - moves.findLastIndex((move) => move !== "hold");
+}
+/** Sets of this exercise on this side that sharp pain ended. */
+const sharpMarksIn = (record: ClientRecord, { items, sets }: SessionFact, { variationId, side }: RungFact): number =>
+  sets.filter(({ itemId, endedBy }) => {
+    const item = items.find(({ id }) => id === itemId);
+    const own = item && endedBy === "sharp" ? plannedOf(record, item)?.rung : undefined;
+    return own?.variationId === variationId && own.side === side;
+  }).length;
+
 /** Everything the gate asks about one item of a session, or null where there is no plan to decide about. */
 export function decisionInputOf(record: ClientRecord, session: SessionFact, item: ItemFact, today: Day): DecisionInput | null {
   const planned = plannedOf(record, item);
@@ -136,6 +154,8 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     easeUntilAllowed: easeUntilAllowed(context, rung, dose),
     build: buildOnce(context, rung, dose),
     proposedCeiling: ceilingProposal(record, context)?.value ?? null,
+    holdsRunning: holdsRunning(record, rung),
+    sharpMarks: record.sessions.reduce((sum, each) => sum + sharpMarksIn(record, each, rung), 0),
   };
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { builtSince, dailyLoads, painfulWeeks, sessionLoadOf, strengthTrends, wayToGoal } from "./programme";
+import { awayToday, builtSince, dailyLoads, painfulWeeks, sessionLoadOf, strengthTrends, wayToGoal } from "./programme";
 import { answer, doneSession, doneSet, plan, record, rung } from "./record.fixture";
 
 /** A session of four sets, five minutes apart, ended a minute after the last. */
@@ -38,6 +38,12 @@ test("strength is read from logged sets with a load and a number left, the best 
   expect(strengthTrends(record({ sessions }))).toEqual([
     { variationId: "raised-sit-to-stand", days: [{ day: "2026-10-06", kg: expect.closeTo(26.67, 2) as number }] },
   ]);
+});
+
+test("a time away is counted from the last day that was trained, today's own session aside", () => {
+  const sessions = [doneSession("s1", "2026-10-01"), doneSession("s2", "2026-10-12", { sets: [] }), doneSession("s3", "2026-10-20")];
+  expect(awayToday({ sessions }, "2026-10-20")).toEqual({ days: 19, step: "set-fewer" });
+  expect(awayToday({ sessions }, "2026-10-21")).toBeNull();
 });
 
 describe("the way", () => {

@@ -10,6 +10,7 @@ import type { Side } from "../mechanics/channels";
 import type { SessionAsked } from "../session/build";
 import type { TrainingPlan } from "../session/plan";
 import { type Part, waiting, type WeakLink } from "../session/session";
+import { type Away, awaySince } from "../progress/away";
 import { parametersOf, templateOf } from "../templates/form";
 import { strengthFrom } from "../standards/repetition";
 import { isSameSetting, type LeverId } from "../templates/lever";
@@ -150,6 +151,10 @@ export function programmeItems(record: ClientRecord, today: Day): ProgrammeItem[
       }));
     });
 }
+
+/** How long this client has not trained, as far as it takes something off today. */
+export const awayToday = ({ sessions }: Pick<ClientRecord, "sessions">, today: Day): Away | null =>
+  awaySince(sessions.findLast(({ day, sets }) => day < today && sets.length > 0)?.day, today);
 
 /** Days on which this client trained. */
 export const trainedDays = ({ sessions }: Pick<ClientRecord, "sessions">): Day[] => [

@@ -2,6 +2,7 @@
 import { useMemo, useState } from "react";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { CheckInChoice } from "../../core/floor/events";
+import type { Away } from "../../core/progress/away";
 import { checkInAdvice, type CheckInReason } from "../../core/progress/check-in";
 import { unreachable } from "../../core/reasons";
 import { Button } from "../kit/button";
@@ -41,9 +42,11 @@ export function CheckInCard(props: {
   /** Yesterday's or the last session ended a set with sharp pain. */
   lastSharp: string;
   items: readonly FloorItem[];
+  /** How long nothing was trained. */
+  away: Away | null;
   onDone: (told: CheckedIn) => void;
 }) {
-  const { usualScore, limitScore, missingMorning, lastSharp, items, onDone } = props;
+  const { usualScore, limitScore, missingMorning, lastSharp, items, away, onDone } = props;
   const wholeMin = Math.ceil(itemsS(items) / 60);
   const [minutes, setMinutes] = useState(wholeMin);
   const [underRelief, setUnderRelief] = useState(false);
@@ -57,6 +60,14 @@ export function CheckInCard(props: {
       <Stack $gap={18}>
         <Title>Check-in</Title>
         {lastSharp !== "" && <Notice $tone="oxide">Last time a set of {lastSharp} ended with sharp pain.</Notice>}
+        {away && (
+          <Notice>
+            {away.days} days without training:{" "}
+            {away.step === "set-fewer"
+              ? "one set fewer of everything today."
+              : "everything one step easier today, and the calm pose is measured again."}
+          </Notice>
+        )}
         {missingMorning && <p>The last morning after is not known. Without it nothing builds; it can be told under Morning.</p>}
         <div>
           <p style={{ fontWeight: 700, marginBottom: 6 }}>Pain now, at rest</p>
@@ -99,6 +110,7 @@ export function CheckInCard(props: {
                       newSwelling: swollen === "yes",
                       underRelief,
                       choice,
+                      away,
                       leftOut: leftOut.map(({ itemId }) => itemId),
                     })
                   }

@@ -3,6 +3,7 @@ import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
 import { useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
+import type { Away } from "../../core/progress/away";
 import type { FitContext } from "../../core/fit/context";
 import type { FloorEvent } from "../../core/floor/events";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
@@ -27,6 +28,7 @@ import { ItemTabs } from "./item-tabs";
 import { SetUpLines } from "./set-up-lines";
 import { SidePanel } from "./side-panel";
 import { TempoPanel } from "./tempo-panel";
+import { useAwake } from "./use-awake";
 import { useAutoChoice } from "./use-auto-start";
 import { type FloorPlan, type FloorSession, useSession } from "./use-session";
 
@@ -59,6 +61,7 @@ export interface FloorScreenProps {
   missingMorning: boolean;
   /** The exercise that ended a set with sharp pain last time; empty where none did. */
   lastSharp: string;
+  away: Away | null;
   /** What looks like poor form and is the joint's own. */
   ownLimit: string;
   painSite: string;
@@ -203,6 +206,7 @@ export function FloorScreen(props: FloorScreenProps) {
   const painKeys = Object.fromEntries(
     Array.from({ length: 10 }, (_, score) => [String(score), () => canTapPain && session.tapPain(score)]),
   );
+  useAwake(isActive);
   useKeys({ ...painKeys, " ": toggle, e: () => isActive && session.ease(), E: () => isActive && session.ease() });
 
   if (!log.isReady) return <Page aria-busy>Reading what this tablet holds</Page>;
@@ -220,6 +224,7 @@ export function FloorScreen(props: FloorScreenProps) {
         limitScore={limitScore}
         missingMorning={props.missingMorning}
         lastSharp={props.lastSharp}
+        away={props.away}
         items={plan.items}
         onDone={session.checkIn}
       />,

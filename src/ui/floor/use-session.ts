@@ -15,6 +15,7 @@ import {
   type SetEnd,
   unansweredSet,
 } from "../../core/floor/events";
+import type { Away } from "../../core/progress/away";
 import { nextItem, type OrderedItem, restAfterS, turnsOf } from "../../core/floor/order";
 import type { Part } from "../../core/session/session";
 import type { WarningSign } from "../../core/limits/clinician";
@@ -95,6 +96,8 @@ export interface CheckedIn {
   choice: CheckInChoice;
   /** Items that the minutes have no room for. */
   leftOut: readonly string[];
+  /** What a time without training takes off. */
+  away: Away | null;
 }
 
 /** Signs that come with how a set ended: they close planning as any other does. */
@@ -213,13 +216,20 @@ export function useSession(
     isStopped,
     isSkipped,
     asking,
-    checkIn: ({ painScore, newSwelling, underRelief, choice, leftOut }) => {
+    checkIn: ({ painScore, newSwelling, underRelief, choice, leftOut, away }) => {
       append({ kind: "checked-in", painScore, newSwelling, choice, ...(underRelief ? { underRelief } : {}) });
       for (const id of leftOut) append({ kind: "item-skipped", itemId: id });
       if (choice === "stop") append({ kind: "session-ended" });
-      if (choice !== "ease-all") return;
+      const takesAll = choice === "ease-all" || away?.step === "rung-lower";
+      if (choice === "stop" || (!takesAll && away === null)) return;
       for (const each of items) {
         if (leftOut.includes(each.itemId)) continue;
+        const { itemId: id, variationId: of, setting: at, dose: planned } = each;
+        if (!takesAll) {
+          const to = { variationId: of, setting: at };
+          if (planned.setCount > 1) append({ kind: "eased", itemId: id, levers: [], to, setCount: planned.setCount - 1 });
+          continue;
+        }
         const own = onLeg(given, each.side);
         const eased = easeOnce(own, each, each.dose);
         if (eased) appendEase(each.itemId, eased);

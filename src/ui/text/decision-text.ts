@@ -114,6 +114,10 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       if (riserFraction === null || channel === null) return `${what}.`;
       return `${what}: the ${jointText(channel, "both")} is asked ${percentText(Math.abs(riserFraction))} ${riserFraction > 0 ? "more" : "less"}.`;
     }
+    case "holds-running":
+      return `${reason.count} holds running: look for the cause, not for more of the same.`;
+    case "sharp-marks":
+      return `${reason.count} sets of this exercise ended with sharp pain: leave it, and take another on Fit or Plan.`;
     case "ceiling-proposed":
       return "Calm mornings near the ceiling: a ceiling 5% higher is proposed, for you to confirm.";
     default:

@@ -3,7 +3,7 @@ import { isInCatalogue, variationById } from "../../../../core/catalogue/catalog
 import type { Day } from "../../../../core/day";
 import type { ClientRecord } from "../../../../core/record/record";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
-import { programmeItems } from "../../../../core/record/programme";
+import { awayToday, programmeItems } from "../../../../core/record/programme";
 import { painLimitOf } from "../../../../core/record/school";
 import { plannedOf } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
@@ -68,6 +68,7 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
         usualScore={Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today)))}
         limitScore={painLimitOf(record)}
         missingMorning={record.sessions.some((each) => missesMorning(record, each, today))}
+        away={awayToday(record, today)}
         lastSharp={lastSharpOf(record, today)}
         ownLimit={record.screen.person?.ownLimit ?? ""}
         painSite={record.complaints[0]?.words.split(",")[0] ?? ""}
