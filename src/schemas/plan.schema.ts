@@ -1,5 +1,5 @@
 import Joi from "joi";
-import type { Dose } from "../core/catalogue/variation";
+import { COUNTED, type Dose } from "../core/catalogue/variation";
 import { DOSE_LIMITS } from "../core/dose/dose";
 import { WARNING_SIGNS } from "../core/limits/clinician";
 import type { Side } from "../core/mechanics/channels";
@@ -20,6 +20,7 @@ export const doseSchema = Joi.object<Dose>({
     riseS: within(DOSE_LIMITS.riseS).required(),
   }).required(),
   restS: within(DOSE_LIMITS.restS).integer().required(),
+  counts: Joi.string().valid(...COUNTED),
 });
 
 export interface NewRungChoice {

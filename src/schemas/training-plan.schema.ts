@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { TRAINED } from "../core/catalogue/variation";
+import { COUNTED, TRAINED } from "../core/catalogue/variation";
 import { PURPOSES } from "../core/dose/purpose";
 import type { TrainingPlan } from "../core/session/plan";
 import { PARTS } from "../core/session/session";
@@ -27,6 +27,7 @@ const item = Joi.object({
     repetitionsHigh: within({ min: 1, max: 200 }).integer().min(Joi.ref("repetitionsLow")).required(),
     tempo: Joi.object({ lowerS: tempoS, pauseS: tempoS, riseS: tempoS }).required(),
     restS: within({ min: 0, max: 600 }).required(),
+    counts: Joi.string().valid(...COUNTED),
   }).required(),
   sides: Joi.array().items(sideDose).max(2).required(),
   isKept: Joi.boolean().valid(true),

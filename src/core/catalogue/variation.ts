@@ -25,8 +25,12 @@ export interface Dose {
   repetitionsHigh: number;
   tempo: { lowerS: number; pauseS: number; riseS: number };
   restS: number;
+  /** What is counted where it is not repetitions; the tempo is that of one of them. */
+  counts?: Counted;
   mixed?: Mixed;
 }
+export const COUNTED = ["lengths", "metres", "rounds"] as const;
+export type Counted = (typeof COUNTED)[number];
 /** The first sets at a harder setting of the same row, where the kit's smallest step is too big for all of them at once. */
 export interface Mixed {
   setting: Setting;

@@ -15,8 +15,8 @@ export const HOLD_FROM_S = 5;
 export const repetitionS = ({ tempo }: Pick<Dose, "tempo">): number => tempo.lowerS + tempo.pauseS + tempo.riseS;
 
 /** One long repetition is no repetition: it goes by its seconds. */
-export const isTimed = (dose: Pick<Dose, "tempo" | "repetitionsHigh">): boolean =>
-  dose.repetitionsHigh === 1 && repetitionS(dose) >= HOLD_FROM_S;
+export const isTimed = (dose: Pick<Dose, "tempo" | "repetitionsHigh" | "counts">): boolean =>
+  !dose.counts && dose.repetitionsHigh === 1 && repetitionS(dose) >= HOLD_FROM_S;
 
 /** Seconds of work and rest at the top of the repetition range; no rest after the last set. */
 export const doseS = (dose: Dose): number => dose.setCount * dose.repetitionsHigh * repetitionS(dose) + (dose.setCount - 1) * dose.restS;

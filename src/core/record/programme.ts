@@ -45,7 +45,7 @@ export function weakLinkOf({ complaints }: Pick<ClientRecord, "complaints">): { 
 /** What a session is built from where nothing was chosen yet. */
 export function usualAsked(record: ClientRecord): SessionAsked {
   return {
-    minutes: 45,
+    minutes: Math.max(10, record.screen.person?.minutes ?? 45),
     purpose: record.sessions.length === 0 ? "first-strength" : "strength",
     skeletonId: null,
     ...weakLinkOf(record),
@@ -60,11 +60,13 @@ export function usualAsked(record: ClientRecord): SessionAsked {
     ),
   };
 }
+/** A knee that is stiff for so long in the morning trains later in the day. Source: handbook B4, 1; ◊ the minutes and the hour. */
+const SLOW_TO_LOOSEN_MIN = 30;
 /** The days where nobody laid any: the school's own frequency, on any day, for one block. */
 export const usualWeek = (record: ClientRecord): Pick<TrainingPlan, "often" | "weekdays" | "at" | "weeks" | "loads"> => ({
   often: FREQUENCY[schoolIn(record).positions["frequency"] ?? ""] ?? "three-a-week",
   weekdays: [1, 2, 3, 4, 5, 6, 7],
-  at: "10:00",
+  at: (record.screen.pain?.morningStiffMin ?? 0) >= SLOW_TO_LOOSEN_MIN ? "14:00" : "10:00",
   weeks: BLOCK_WEEKS,
   loads: [],
 });

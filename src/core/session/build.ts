@@ -8,7 +8,7 @@ import type { FitContext, Place } from "../fit/context";
 import { fitCatalogue, fitVariation, firstOf } from "../fit/search";
 import type { Side } from "../mechanics/channels";
 import { parametersOf, templateOf } from "../templates/form";
-import { inOrder, type Part, type SessionItem, type SessionOrder, trimmed, type WeakLink } from "./session";
+import { countsAs, inOrder, NEEDED, type Part, PARTS, type SessionItem, type SessionOrder, trimmed, type WeakLink } from "./session";
 import { skeletonById } from "./skeletons.data";
 
 /** What a session is built from. */
@@ -160,6 +160,41 @@ function usualRows(context: FitContext, asked: SessionAsked): Variation[] {
 }
 
 /**
+ * What a school's order adds or leaves out: four patterns and no more; the trunk where nothing drops it; the knee's last
+ * degrees at both ends. Sources: handbook D5, 86 and 89, and E4, 4.
+ */
+function bySchool(items: SessionItem[], order: SessionOrder, context: FitContext, asked: SessionAsked): SessionItem[] {
+  const made = (codes: readonly string[], part: Part, id = ""): SessionItem[] => {
+    const row = filling(context, codes);
+    return row ? [{ ...itemFor(context, row, asked), part, ...(id ? { id: `${row.id} ${id}` } : {}) }] : [];
+  };
+  const without = (more: readonly SessionItem[]) =>
+    items.filter((item) => !more.some(({ variationId }) => variationId === item.variationId));
+  switch (order) {
+    case "four-patterns": {
+      const sideHip = made(["A10", "A05", "A06"], "main");
+      const main = [...without(sideHip).filter(({ part }) => part === "main"), ...sideHip];
+      const one = NEEDED.flatMap((kind) => main.find(({ variationId }) => countsAs(variationById(variationId)) === kind) ?? []);
+      return [...items.filter(({ part }) => part === "warm-up"), ...one];
+    }
+    case "core-every-session": {
+      const trunk = made(["T01", "T03", "T08"], "main");
+      const at = items.findIndex(({ part }) => PARTS.indexOf(part) >= PARTS.indexOf("main"));
+      const others = without(trunk);
+      return at < 0 ? [...others, ...trunk] : [...others.slice(0, at), ...trunk, ...others.slice(at)];
+    }
+    case "extension-both-ends": {
+      const first = made(TERMINAL_EXTENSION, "activation");
+      const warm = items.filter(({ part }) => part === "warm-up");
+      return [...warm, ...first, ...without([...warm, ...first]), ...made(TERMINAL_EXTENSION, "finish", "again")];
+    }
+    default:
+      return items;
+  }
+}
+const TERMINAL_EXTENSION = ["K05", "K06"];
+
+/**
  * A session for this client in this room: what is planned first, then the named skeleton or the mainstream's parts, in
  * the school's order, cut to the minutes there are.
  */
@@ -168,8 +203,9 @@ export function buildSession(context: FitContext, asked: SessionAsked): BuiltSes
   const stations = skeleton?.stations.map((codes) => ({ codes, row: filling(context, codes) })) ?? [];
   const rows = skeleton ? stations.flatMap(({ row }) => row ?? []) : usualRows(context, asked);
   const made = [...new Set(rows)].map((row) => itemFor(context, row, asked));
+  const order = orderOf(context);
   const gated = made.map((item, i) => (skeleton?.isGated && i > 0 ? { ...item, waits: true as const } : item));
-  const ordered = skeleton ? gated : inOrder(made, orderOf(context), asked.weak);
+  const ordered = skeleton ? gated : bySchool(inOrder(made, order, asked.weak), order, context, asked);
   const rounds = skeleton?.rounds ?? 1;
   const { items, dropped } = trimmed(ordered, (asked.minutes * 60) / rounds);
   return { items, dropped, unfilled: stations.filter(({ row }) => !row).map(({ codes }) => codes), rounds };

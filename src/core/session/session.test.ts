@@ -159,6 +159,36 @@ test("half a minute hard and half a minute held go in turn, four rounds, of what
   expect(hardAndHold(barred)).toBeNull();
 });
 
+describe("a school's order", () => {
+  const by = (position: string, minutes = 90) => {
+    const school = schoolOf({ preset: "mainstream", positions: { "session-order": position } });
+    return buildSession(contextWith({ school }), { ...ASKED, minutes }).items;
+  };
+  const kinds = (items: readonly SessionItem[]) => items.map(({ variationId }) => countsAs(variationById(variationId)));
+  test("of four patterns is thrust, squat, hinge and side hip, after the warm-up, and no more", () => {
+    const items = by("four-patterns");
+    expect(items[0]?.part).toBe("warm-up");
+    expect(kinds(items.slice(1))).toEqual(["thrust", "squat", "hinge", "side-hip"]);
+  });
+  test("with the trunk every time has it before the main work, and short time does not drop it", () => {
+    for (const minutes of [30, 90]) {
+      const items = by("core-every-session", minutes);
+      const trunk = items.findIndex(({ variationId }) => variationById(variationId).code.startsWith("T"));
+      expect(trunk).toBeGreaterThanOrEqual(0);
+      expect(trunk).toBe(items.findIndex(({ part }) => part === "main"));
+    }
+  });
+  test("with the knee straightened at both ends begins and ends with it", () => {
+    const codes = by("extension-both-ends")
+      .filter(({ part }) => part !== "warm-up")
+      .map(({ variationId }) => variationById(variationId).code);
+    expect(["K05", "K06"]).toContain(codes[0]);
+    expect(codes.at(-1)).toBe(codes[0]);
+    const items = by("extension-both-ends");
+    expect(new Set(items.map(({ id }) => id)).size).toBe(items.length);
+  });
+});
+
 describe("a session built", () => {
   test("by a gated skeleton waits after its first, by any other not at all", () => {
     const gated = buildSession(context, { ...ASKED, skeletonId: "gentle-knee" }).items;

@@ -92,7 +92,7 @@ export function demandOnWeakLink({ trains, tags }: Pick<Variation, "trains" | "t
   }
 }
 
-export type SessionOrder = "circuit" | "weak-first" | "ground-up";
+export type SessionOrder = "circuit" | "weak-first" | "ground-up" | "four-patterns" | "core-every-session" | "extension-both-ends";
 const CIRCUIT: readonly Pattern[] = ["step", "hinge", "helper", "squat", "bridge"];
 const FROM_THE_GROUND: readonly (Trained | null)[] = ["foot", "shin", "calf", "quads", "hamstrings", "glutes", "side-hip", null];
 
@@ -106,6 +106,7 @@ export function inOrder(items: readonly SessionItem[], order: SessionOrder, weak
   };
   const rank = (item: SessionItem): number => {
     if (item.part !== "main") return 0;
+    if (order === "four-patterns") return NEEDED.indexOf(countsAs(row(item)) ?? "side-hip");
     if (order === "circuit") return CIRCUIT.indexOf(row(item).pattern);
     return order === "ground-up" ? groundRank(item) : -demandOnWeakLink(row(item), weak);
   };
@@ -116,7 +117,7 @@ export function inOrder(items: readonly SessionItem[], order: SessionOrder, weak
 }
 
 /** The four kinds of work a session is checked for. A lunge counts as squat, a kickback as thrust. Source: handbook B2, 6. */
-export const NEEDED = ["squat", "hinge", "thrust", "side-hip"] as const;
+export const NEEDED = ["thrust", "squat", "hinge", "side-hip"] as const;
 export type Needed = (typeof NEEDED)[number];
 const KICKBACKS = ["A14", "A15"];
 export function countsAs(row: Variation): Needed | null {

@@ -15,6 +15,7 @@ import { rangeText, secondsText } from "../text/quantity-text";
 /** "3 × 8–12, lower 3, pause 1, rise 2", in the order that a repetition runs; "2 × 30 s hold" by the clock. */
 export function doseText(dose: Dose, startsBy: Variation["startsBy"]): string {
   const { setCount, repetitionsLow, repetitionsHigh } = dose;
+  if (dose.counts) return itemDoseText({ dose, sides: [] });
   if (isTimed(dose)) return `${itemDoseText({ dose, sides: [] })}${dose.tempo.pauseS >= HOLD_FROM_S ? " hold" : ""}`;
   const phases = phasesOf(dose, startsBy).map(({ phase, lengthS }) => `${phase} ${lengthS}`);
   return `${setCount} × ${rangeText(repetitionsLow, repetitionsHigh)}, ${phases.join(", ")}`;

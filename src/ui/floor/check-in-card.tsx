@@ -42,14 +42,15 @@ export function CheckInCard(props: {
   /** Yesterday's or the last session ended a set with sharp pain. */
   lastSharp: string;
   items: readonly FloorItem[];
+  hadInjection: boolean;
   /** How long nothing was trained. */
   away: Away | null;
   onDone: (told: CheckedIn) => void;
 }) {
-  const { usualScore, limitScore, missingMorning, lastSharp, items, away, onDone } = props;
+  const { usualScore, limitScore, missingMorning, lastSharp, items, away, hadInjection, onDone } = props;
   const wholeMin = Math.ceil(itemsS(items) / 60);
   const [minutes, setMinutes] = useState(wholeMin);
-  const [underRelief, setUnderRelief] = useState(false);
+  const [underRelief, setUnderRelief] = useState(hadInjection);
   const leftOut = useMemo(() => tooLong(items, minutes), [items, minutes]);
   const [painScore, setPain] = useState<number | null>(null);
   const [swollen, setSwollen] = useState<SwellingAnswer | null>(null);

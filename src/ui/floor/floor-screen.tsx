@@ -61,6 +61,8 @@ export interface FloorScreenProps {
   missingMorning: boolean;
   /** The exercise that ended a set with sharp pain last time; empty where none did. */
   lastSharp: string;
+  /** An injection within the last two weeks, as it was told on Screen. */
+  hadInjection: boolean;
   away: Away | null;
   /** What looks like poor form and is the joint's own. */
   ownLimit: string;
@@ -225,6 +227,7 @@ export function FloorScreen(props: FloorScreenProps) {
         missingMorning={props.missingMorning}
         lastSharp={props.lastSharp}
         away={props.away}
+        hadInjection={props.hadInjection}
         items={plan.items}
         onDone={session.checkIn}
       />,

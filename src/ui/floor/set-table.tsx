@@ -5,6 +5,7 @@ import { isTimed, repetitionS } from "../../core/dose/dose";
 import { Button } from "../kit/button";
 import { ChoiceField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
+import { capital } from "../text/limit-text";
 import { rangeText, secondsText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 import type { FloorSession } from "./use-session";
@@ -53,7 +54,7 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
         <thead>
           <tr>
             <th scope="col">Set</th>
-            <th scope="col">{goesByTime ? "Time" : "Repetitions"}</th>
+            <th scope="col">{goesByTime ? "Time" : dose.counts ? capital(dose.counts) : "Repetitions"}</th>
             <th scope="col">Pain</th>
             <th scope="col">Left in the tank</th>
             <th scope="col">Form</th>

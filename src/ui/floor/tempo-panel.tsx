@@ -56,7 +56,7 @@ const PHASES = { lower: "Lower", pause: "Pause", rise: "Rise" } as const;
 /** A long pause is a hold; what is one long phase and no pause is work by the clock. */
 function phaseName(dose: Dose, phase: TempoPhase): string {
   if (phase === "pause" && dose.tempo.pauseS >= HOLD_FROM_S) return "Hold";
-  return isTimed(dose) && dose.tempo.pauseS === 0 ? "Work" : PHASES[phase];
+  return (isTimed(dose) && dose.tempo.pauseS === 0) || dose.counts ? "Work" : PHASES[phase];
 }
 
 function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, isSkipped, next, sets, dose }: FloorSession): string {

@@ -65,6 +65,11 @@ export function WeekStrip({
   const days = Array.from({ length: 14 }, (_, i) => dayAfter(from, i));
   const first = blockStart(draft);
   const week = first ? blockWeek(first, days[0]! < first ? first : days[0]!) : 1;
+  // what may be done every day is, on the days between too
+  const daily = draft.items.flatMap(({ variationId }) => {
+    const { often, name: rowName, pattern } = variationById(variationId);
+    return pattern !== "helper" && (often === "daily" || often === "several-a-day") ? [rowName.toLowerCase()] : [];
+  });
   const session = (day: Day): Laid | undefined => draft.laid.find((each) => each.day === day);
   return (
     <section aria-label="Weeks">
@@ -104,6 +109,7 @@ export function WeekStrip({
               ) : (
                 <Soft>rest</Soft>
               )}
+              {!laid && !isDone && daily.length > 0 && <Soft>at home: {daily.join(", ")}</Soft>}
               {(draft.setAside ?? [])
                 .filter(({ backOn }) => backOn === day)
                 .map(({ item }) => (

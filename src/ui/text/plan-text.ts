@@ -77,7 +77,8 @@ export const oftenName = (often: Frequency): string => OFTEN[often];
 export const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
 
 /** "hold 30 s", "3 down, 1 still, 2 up" */
-export function tempoText(dose: Pick<Dose, "tempo">, startsBy: Variation["startsBy"]): string {
+export function tempoText(dose: Pick<Dose, "tempo" | "counts">, startsBy: Variation["startsBy"]): string {
+  if (dose.counts) return ""; // steps, not a tempo
   const { lowerS, pauseS } = dose.tempo;
   if (pauseS >= HOLD_FROM_S) return `hold ${secondsText(pauseS)}`;
   const said = { lower: "down", pause: "still", rise: "up" } as const;
@@ -89,8 +90,10 @@ export function tempoText(dose: Pick<Dose, "tempo">, startsBy: Variation["starts
 }
 /** "right 3 × 10, left 2 × 10" or "3 × 8–12" or "4 min" */
 export function itemDoseText({ dose, sides }: Pick<SessionItem, "dose" | "sides">): string {
-  const { setCount, repetitionsLow, repetitionsHigh, tempo } = dose;
-  if (sides.length > 0) return sides.map(({ side, setCount: sets, repetitions }) => `${side} ${sets} × ${repetitions}`).join(", ");
+  const { setCount, repetitionsLow, repetitionsHigh, tempo, counts } = dose;
+  if (sides.length > 0)
+    return sides.map(({ side, setCount: sets, repetitions }) => `${side} ${sets} × ${repetitions}${counts ? ` ${counts}` : ""}`).join(", ");
+  if (counts) return `${setCount > 1 ? `${setCount} × ` : ""}${rangeText(repetitionsLow, repetitionsHigh)} ${counts}`;
   if (repetitionsHigh === 1 && tempo.lowerS + tempo.pauseS === 0)
     return `${setCount > 1 ? `${setCount} × ` : ""}${secondsText(tempo.riseS)}`;
   const count = rangeText(repetitionsLow, repetitionsHigh);

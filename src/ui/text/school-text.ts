@@ -183,6 +183,9 @@ const AXES: Readonly<Record<string, Words>> = {
       circuit: ["fixed circuit", "In the circuit's order."],
       "weak-first": ["weak muscle first", "The assisted lunge first."],
       "ground-up": ["foot, knee, hip", "Band extension first."],
+      "four-patterns": ["four patterns", "Thrust, squat, hinge, side hip; three times a week."],
+      "core-every-session": ["trunk every time", "A plank or a carry first, and nothing drops it."],
+      "extension-both-ends": ["knee straightened at both ends", "The last degrees first, and once more at the end."],
     },
   },
   "thrust-start": {

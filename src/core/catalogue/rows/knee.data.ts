@@ -116,7 +116,7 @@ export const KNEE_AND_CALF = [
     cautions: ["Not with a risk of falling: one walks backwards."],
     trains: { quads: 3, calf: 1, foot: 1 },
     tags: tags("standing", "two", 2, 0, 2),
-    dose: holds(3, 1, 2, 30, 60),
+    dose: { ...dose(3, 10, 20, 0, 0, 60, 2), counts: "metres" },
     often: "daily",
     lowering: "none",
     next: ["L11"],

@@ -109,7 +109,7 @@ export const SIDE_HIPS = [
     cautions: ["Knees that cave on the lightest band: the side step instead."],
     trains: { "side-hip": 3, glutes: 1 },
     tags: tags("standing", "two", 2, 0, 1),
-    dose: dose(2, 12, 20, 1, 0, 45, 1),
+    dose: { ...dose(1, 4, 6, 0, 0, 45, 15), counts: "lengths" },
     often: "daily",
     lowering: "none",
     next: ["A17", "L19"],

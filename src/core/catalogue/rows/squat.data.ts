@@ -484,7 +484,7 @@ export const SQUATS = [
     cautions: ["Not with sharp pain."],
     trains: { quads: 2, hamstrings: 1, "side-hip": 2, balance: 3 },
     tags: tags("standing", "one", 2, 0, 3),
-    dose: dose(1, 1, 3, 4, 0, 60),
+    dose: { ...dose(1, 1, 3, 20, 0, 60, 20), counts: "rounds" },
     next: ["S31"],
   }),
   row("S30", "foot-tapping", "Foot tapping round, standing or seated", {

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
-import type { Day } from "../../../../core/day";
+import { type Day, daysBetween } from "../../../../core/day";
 import type { ClientRecord } from "../../../../core/record/record";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
 import { awayToday, programmeItems } from "../../../../core/record/programme";
@@ -18,6 +18,11 @@ import { StartScreen } from "../../../../ui/floor/start-screen";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
+const INJECTION_DAYS = 14;
+function hadInjection({ screen }: ClientRecord, today: Day): boolean {
+  const day = screen.medicines?.injectionDay ?? null;
+  return day !== null && day <= today && daysBetween(day, today) <= INJECTION_DAYS;
+}
 /** The exercise that ended a set with sharp pain in the session before today's. */
 function lastSharpOf(record: ClientRecord, today: Day): string {
   const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
@@ -70,6 +75,7 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
         missingMorning={record.sessions.some((each) => missesMorning(record, each, today))}
         away={awayToday(record, today)}
         lastSharp={lastSharpOf(record, today)}
+        hadInjection={hadInjection(record, today)}
         ownLimit={record.screen.person?.ownLimit ?? ""}
         painSite={record.complaints[0]?.words.split(",")[0] ?? ""}
         units={unitSystem}
