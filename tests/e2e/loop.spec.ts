@@ -217,3 +217,41 @@ test("the whole loop by keyboard alone", async ({ trainer: page }) => {
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "No morning is waiting" })).toBeVisible();
 });
+
+test("tones stand on the audio clock: on a busy page none comes late", async ({ trainer: page }) => {
+  // what is put on the audio clock is written down, by the clock of the page
+  await page.addInitScript(() => {
+    const heard: number[] = [];
+    Object.assign(window, { heard });
+    const param = { value: 0, setValueAtTime: () => undefined, exponentialRampToValueAtTime: () => undefined };
+    const node = { gain: param, frequency: param, connect: () => node, disconnect: () => undefined, stop: () => undefined };
+    class Clock {
+      destination = {};
+      get currentTime(): number {
+        return performance.now() / 1000;
+      }
+      createGain = () => node;
+      createOscillator = () => ({ ...node, start: (at: number) => heard.push(at) });
+    }
+    Object.assign(window, { AudioContext: Clock });
+  });
+  await openClient(page, "Edda Quill", "Floor");
+  await page.getByRole("button", { name: "Start the session" }).click();
+  await page.getByRole("button", { name: "Pain 0", exact: true }).click();
+  await page.getByText("No", { exact: true }).click();
+  await page.getByRole("button", { name: "As planned" }).click();
+  await page.getByRole("button", { name: /^Start/ }).click();
+  await page.evaluate(async () => {
+    for (let i = 0; i < 14; i++) {
+      const until = performance.now() + 700;
+      while (performance.now() < until); // busy
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  });
+  const heard = await page.evaluate(() => (window as unknown as { heard: number[] }).heard);
+  expect(heard.length).toBeGreaterThan(5);
+  // the phases of the tempo and the count are whole seconds: so is every distance between two tones
+  const apart = heard.slice(1).map((at, i) => at - heard[i]!);
+  for (const seconds of apart) expect(Math.abs(seconds - Math.round(seconds))).toBeLessThan(0.05);
+  await page.getByRole("button", { name: "End session" }).click();
+});

@@ -110,6 +110,7 @@ test("what was kept is run on the floor: cut to the minutes, each side in turn, 
   await expect(left).toHaveCount(leftOut - 1);
   await expectAccessible(page);
 
+  const names = (await exercises.getByRole("button").allInnerTexts()).map((text) => text.split("\n")[0]!);
   // one side hands over to the other after its set, and rest comes after both
   const sided = exercises.getByRole("button", { name: /, (left|right)/ });
   const [first, second] = (await sided.allInnerTexts()).map((text) => text.split("\n")[0]!);
@@ -128,6 +129,10 @@ test("what was kept is run on the floor: cut to the minutes, each side in turn, 
   await expect(exercises.getByRole("button", { name: second!, pressed: true })).toBeVisible();
   await page.getByRole("button", { name: /^Start/ }).click();
   await page.getByRole("button", { name: "Pain 1", exact: true }).click();
+  // one done without the timer is logged as it was meant, and its pain is asked
+  await exercises.getByRole("button", { name: names[0]! }).click();
+  await page.getByRole("button", { name: /was done without the timer/ }).click();
+  await page.getByRole("button", { name: "Pain 0", exact: true }).click();
   await page.getByRole("button", { name: "End session" }).click();
   await page.getByRole("button", { name: "Effort 4", exact: true }).click();
   await expect(page.getByText("Saved in the studio")).toBeVisible();
@@ -145,7 +150,7 @@ test("what was kept is run on the floor: cut to the minutes, each side in turn, 
   await page.getByRole("group", { name: "Pain this morning" }).getByRole("button", { name: "Pain 1", exact: true }).click();
   await page.getByText("No", { exact: true }).click();
   await page.getByRole("button", { name: "Save the morning" }).click();
-  await page.getByRole("button", { name: "Hold all 2" }).click();
+  await page.getByRole("button", { name: "Hold all 3" }).click();
   await expect(page.getByText("No morning is waiting")).toBeVisible();
 });
 
@@ -167,7 +172,7 @@ test("what goes in turn, waits, or is set aside for a week is on the page and on
 }) => {
   await openClient(page, "Maren Holt", "Plan");
   const list = page.getByRole("list", { name: "Session" });
-  await expect(page.getByRole("status").filter({ hasText: /min of 45/ })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: /min of \d+/ })).toBeVisible();
   const names = await list.locator("strong").allInnerTexts();
   const minutes = async (): Promise<number> =>
     parseInt(

@@ -61,6 +61,7 @@ function phaseName(dose: Dose, phase: TempoPhase): string {
 
 function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, isSkipped, next, sets, dose }: FloorSession): string {
   const setNumber = sets.length + 1;
+  if (tempo.countInS > 0) return `Set ${setNumber} in ${tempo.countInS}`;
   if (tempo.status === "running") return `${phaseName(dose, tempo.moment.phase)}, ${tempo.moment.leftS}`;
   if (tempo.status === "done") return `${dose.repetitionsHigh === 1 ? "Done" : `${dose.repetitionsHigh} done`}: how was the pain?`;
   if (tempo.status === "stopped") return "Stopped. Tap the pain to save it, or go on.";
@@ -75,7 +76,7 @@ function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, isSkipped
 /** Repetitions, the phase of the tempo and its length; start and stop. */
 export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSession; isAuto: boolean; onToggle: () => void }) {
   const { tempo, restLeftS, allSetsDone, isWaiting, dose } = session;
-  const isRunning = tempo.status === "running";
+  const isRunning = tempo.status === "running" && tempo.countInS === 0;
   const parts = phasesOf(dose, session.variation.startsBy);
   const now = parts.findIndex(({ phase }) => phase === tempo.moment.phase);
   const fill = (i: number): number => (!isRunning ? 0 : i < now ? 1 : i === now ? tempo.moment.phaseFraction : 0);
@@ -112,9 +113,14 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
             Next: {itemName(session.next)}
           </Button>
         )}
+        {!allSetsDone && tempo.status === "idle" && (
+          <Button $tight aria-label={`Set ${session.sets.length + 1} was done without the timer`} onPress={session.logSet}>
+            Done already
+          </Button>
+        )}
         {!allSetsDone && tempo.status !== "done" && (
           <Button onPress={onToggle}>
-            {isRunning ? "Stop" : tempo.status === "stopped" ? "Go on" : "Start"} <Key aria-hidden>space</Key>
+            {tempo.status === "running" ? "Stop" : tempo.status === "stopped" ? "Go on" : "Start"} <Key aria-hidden>space</Key>
           </Button>
         )}
       </Row>

@@ -71,6 +71,8 @@ export interface FloorSession {
   asking: FloorSet | null;
   checkIn: (told: CheckedIn) => void;
   tapPain: (painScore: number) => void;
+  /** A set done without the timer: as it was meant, its pain still to be said. */
+  logSet: () => void;
   endSet: (endedBy: Exclude<SetEnd, "warning-sign">) => void;
   warn: (sign: WarningSign) => void;
   correctRepetitions: (by: 1 | -1) => void;
@@ -157,7 +159,7 @@ export function useSession(
   const lastOfAll = state.sets.at(-1);
   const isResting = isIdle && next !== null && lastOfAll && asking === null && !isOver;
   const restLeftS = useRestLeftS(isResting ? lastOfAll.endedAt : null, restAfterS(order, state));
-  const countLeftS = useAutoStart({ isOn: options.isAuto, restLeftS, isHeld, count: tempo.count, start: tempo.start });
+  const countLeftS = useAutoStart({ isOn: options.isAuto, restLeftS, isHeld, count: tempo.count, start: () => tempo.start(0) });
 
   const isSetOpen = useRef(false);
   useEffect(() => {
@@ -236,7 +238,25 @@ export function useSession(
         else append({ kind: "item-stopped", itemId: each.itemId }); // nothing easier is left: it rests today
       }
     },
-    tapPain: (painScore) => (isSetOpen.current ? saveSet(painScore, "pain-tap") : correct({ painScore })),
+    tapPain: (painScore) => {
+      if (isSetOpen.current) return saveSet(painScore, "pain-tap");
+      const waits = lastSet?.painScore === null && isInTurn && !allSetsDone;
+      correct({ painScore });
+      if (waits) setPicked(null); // said, it hands over to the one in turn
+    },
+    logSet: () => {
+      append({
+        kind: "set-ended",
+        setId: newUuid(),
+        itemId,
+        setting,
+        repetitions: dose.repetitionsHigh,
+        painScore: null,
+        faults: [],
+        endedBy: "pain-tap",
+      });
+      setPicked(itemId);
+    },
     endSet: (endedBy) => {
       endWith(endedBy);
       const sign = SIGN_OF[endedBy];

@@ -2,27 +2,9 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Dose, Variation } from "../../core/catalogue/variation";
 import { steadyMs } from "../outbox/clock";
+import { COUNT_IN_S, toSchedule } from "../../core/dose/beats";
 import { repetitionS, tempoMoment, type TempoMoment } from "../../core/dose/dose";
-
-const PITCH_HZ = { lower: 392, pause: 330, rise: 587, end: 784, count: 494 } as const;
-
-/** Short tones for the phases. The audio context is made on the first tap, as browsers ask. */
-class Tones {
-  private context: AudioContext | null = null;
-
-  play(kind: keyof typeof PITCH_HZ, lengthS = 0.14): void {
-    this.context ??= new AudioContext();
-    const { currentTime, destination } = this.context;
-    const oscillator = this.context.createOscillator();
-    const gain = this.context.createGain();
-    oscillator.frequency.value = PITCH_HZ[kind];
-    gain.gain.setValueAtTime(0.18, currentTime);
-    gain.gain.exponentialRampToValueAtTime(0.001, currentTime + lengthS);
-    oscillator.connect(gain).connect(destination);
-    oscillator.start();
-    oscillator.stop(currentTime + lengthS);
-  }
-}
+import { Tones } from "./tones";
 
 /** The set under way, kept over a reload. `stoppedS` is set while it is stopped. */
 interface Running {
@@ -38,6 +20,10 @@ function readRunning(sessionId: string): Running | null {
   return kept ? (JSON.parse(kept) as Running) : null;
 }
 
+const LOOK_EVERY_MS = 100;
+const isOver = (dose: Dose, startedAtMs: number): boolean =>
+  (steadyMs() - startedAtMs) / 1000 >= dose.repetitionsHigh * repetitionS(dose) - 0.05;
+
 export interface Tempo {
   status: "idle" | "running" | "stopped" | "done";
   /** The item whose set is under way. */
@@ -46,7 +32,10 @@ export interface Tempo {
   repetitions: number;
   /** Seconds of the set so far. */
   workedS: number;
-  start: () => void;
+  /** Seconds still counted before the first repetition. */
+  countInS: number;
+  /** Counted in by three, or at once where somebody counted already. */
+  start: (countInS?: number) => void;
   stop: () => void;
   clear: () => void;
   /** One tone of the count before a set that starts by itself. */
@@ -58,9 +47,9 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
   const [running, setRunning] = useState<Running | null>(null);
   const [nowMs, setNowMs] = useState(0);
   const tones = useRef(new Tones());
-  const lastPhase = useRef("");
   const goalS = dose.repetitionsHigh * repetitionS(dose);
-  const elapsedS = running === null ? 0 : Math.min(goalS, running.stoppedS ?? Math.max(0, (nowMs - running.startedAtMs) / 1000));
+  const sinceS = running === null ? 0 : (running.stoppedS ?? (nowMs - running.startedAtMs) / 1000);
+  const elapsedS = Math.min(goalS, Math.max(0, sinceS));
   const isDone = running !== null && elapsedS >= goalS;
   const isRunning = running !== null && running.stoppedS === null && !isDone;
   const moment = tempoMoment(dose, startsBy, Math.min(elapsedS, goalS - 1e-6));
@@ -86,16 +75,27 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
     });
     return () => cancelAnimationFrame(frame);
   }, [isRunning]);
+  const startedAtMs = isRunning ? running.startedAtMs : null;
   useEffect(() => {
-    const phase = isDone ? "end" : isRunning ? `${moment.repetitions} ${moment.phase}` : "";
-    if (phase === lastPhase.current) return;
-    lastPhase.current = phase;
-    if (phase === "" || isMuted) return;
-    if (isDone) tones.current.play("end", 0.5);
-    else tones.current.play(moment.phase);
-  });
+    if (startedAtMs === null || isMuted) return;
+    const ear = tones.current;
+    let putUntilS = (steadyMs() - startedAtMs) / 1000; // whatever lies before was heard, or missed while muted
+    const ahead = (): void => {
+      const clocks = { elapsedS: (steadyMs() - startedAtMs) / 1000, audioS: ear.nowS() };
+      const put = toSchedule(dose, startsBy, clocks, putUntilS);
+      putUntilS = put.putUntilS;
+      for (const { kind, atAudioS } of put.tones) ear.put(kind, atAudioS);
+    };
+    ahead();
+    const timer = setInterval(ahead, LOOK_EVERY_MS);
+    return () => {
+      clearInterval(timer);
+      // the last tone is heard out where the set came to its end by itself
+      if (!isOver(dose, startedAtMs)) ear.silence();
+    };
+  }, [startedAtMs, isMuted, dose, startsBy]);
   const count = useCallback(() => {
-    if (!isMuted) tones.current.play("count");
+    if (!isMuted) tones.current.put("count");
   }, [isMuted]);
 
   return {
@@ -104,7 +104,10 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
     moment,
     repetitions: isDone ? dose.repetitionsHigh : moment.repetitions,
     workedS: Math.round(elapsedS),
-    start: () => keep({ itemId, startedAtMs: steadyMs() - (running?.stoppedS ?? 0) * 1000, stoppedS: null }),
+    countInS: isRunning && sinceS < 0 ? Math.ceil(-sinceS) : 0,
+    start: (countInS = COUNT_IN_S) =>
+      // going on after a stop is not counted in: the set stands where it stopped
+      keep({ itemId, startedAtMs: steadyMs() + (running ? -(running.stoppedS ?? 0) : countInS) * 1000, stoppedS: null }),
     stop: () => running && running.stoppedS === null && keep({ ...running, stoppedS: elapsedS }),
     clear: () => keep(null),
     count,
