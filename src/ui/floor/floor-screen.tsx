@@ -37,7 +37,7 @@ const Middle = styled.div`
   grid-template-columns: minmax(0, 1fr) 210px;
   gap: 12px;
   .small-figure {
-    height: 230px;
+    height: 184px;
     overflow: hidden;
     border-radius: 4px;
     background: #f4f6f5;
