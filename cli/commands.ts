@@ -124,6 +124,7 @@ function runDecide({
   clearances = [],
   painLimitScore,
   provisional,
+  isAhead,
   holdsRunning,
   sharpMarks,
   ...fit
@@ -150,6 +151,7 @@ function runDecide({
     easeUntilAllowed: easeUntilAllowed(context, place, dose),
     build: buildOnce(context, place, dose),
     proposedCeiling: null,
+    isAhead,
     holdsRunning,
     sharpMarks,
   });

@@ -245,6 +245,7 @@ export interface DecideInput extends FitInput, PlaceInput {
   clearances?: { sessionId: string; sign: string }[];
   painLimitScore: number;
   provisional: boolean;
+  isAhead: boolean;
   holdsRunning: number;
   sharpMarks: number;
 }
@@ -256,6 +257,7 @@ export const decideInputSchema = Joi.object<DecideInput>({
   clearances: Joi.array().items(Joi.object({ sessionId: id.required(), sign: Joi.string().max(40).required() })),
   painLimitScore: within({ min: 0, max: 10 }).required(),
   provisional: Joi.boolean().required(),
+  isAhead: Joi.boolean().default(false),
   holdsRunning: Joi.number().integer().min(0).max(1000).default(0),
   sharpMarks: Joi.number().integer().min(0).max(1000).default(0),
 }).required();

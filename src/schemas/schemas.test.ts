@@ -142,6 +142,7 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
       sessions: [{ ...SESSION, uncounted: "light-day" }],
       painLimitScore: 3,
       provisional: true,
+      isAhead: false,
       holdsRunning: 1,
       sharpMarks: 0,
     },

@@ -170,7 +170,7 @@ test("what goes in turn, waits, or is set aside for a week is on the page and on
   trainer: page,
   browser,
 }) => {
-  await openClient(page, "Maren Holt", "Plan");
+  await openClient(page, "Jorun Pell", "Plan");
   const list = page.getByRole("list", { name: "Session" });
   await expect(page.getByRole("status").filter({ hasText: /min of \d+/ })).toBeVisible();
   const names = await list.locator("strong").allInnerTexts();

@@ -200,3 +200,10 @@ test("build raises and ease lowers what is watched, from any set-up of any row, 
   expect(of.ease).toBeGreaterThan(35);
   expect(of.build).toBeGreaterThan(35);
 });
+
+test("where the model compares nothing, no easier neighbour asks more of knee, back or balance by its tags", () => {
+  const walking = variationById("walking");
+  expect(walking.easier).toContain("step-over-step-stairs"); // the handbook's ladder: stairs lead to hills
+  const eased = easeOnce(contextWith(), { variationId: walking.id, setting: {} }, { ...walking.dose, setCount: 1 });
+  expect(eased?.tread.variationId).not.toBe("step-over-step-stairs");
+});

@@ -148,16 +148,21 @@ export function easeByLever(context: FitContext, place: Place, isFelt = true): T
 }
 
 /** The easier neighbour on the ladder that asks least, where it asks clearly less and nothing closes it. */
+const JOINT_TAGS = ["knee", "back", "balance"] as const;
 function easeByNeighbour(context: FitContext, place: Place): Tread | null {
   const above = footAt(context, place);
   const watched = watchedOf(above.judgement);
   const before = askedOn(above.judgement, watched);
-  const found = variationById(place.variationId).easier.flatMap((id): Tread[] => {
+  const { easier, tags } = variationById(place.variationId);
+  const found = easier.flatMap((id): Tread[] => {
     const variation = variationById(id);
     const { setting } = fitVariation({ ...context, targetUseFraction: context.targetUseFraction / 2 }, variation);
     const tread = treadAfter(context, above, { variationId: id, setting }, byVariation(place.variationId), watched);
     const asked = askedOn(tread.judgement, watched);
-    const isEasier = Number.isFinite(before) ? asked <= before * (1 - context.school.smallRiserFraction) : true;
+    // where the model compares nothing, no tag may say that it asks more
+    const isEasier = Number.isFinite(before)
+      ? asked <= before * (1 - context.school.smallRiserFraction)
+      : JOINT_TAGS.every((tag) => variation.tags[tag] <= tags[tag]);
     return isEasier && !tread.judgement.blocked && tread.judgement.state !== "closed" ? [tread] : [];
   });
   return found.toSorted((a, b) => askedOn(a.judgement, watched) - askedOn(b.judgement, watched))[0] ?? null;

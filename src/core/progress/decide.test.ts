@@ -35,6 +35,7 @@ const at = (context: FitContext, place = PLACE): Omit<DecisionInput, "sessions">
   easeUntilAllowed: easeUntilAllowed(context, place, DOSE),
   build: buildOnce(context, place, DOSE),
   proposedCeiling: null,
+  isAhead: false,
   holdsRunning: 0,
   sharpMarks: 0,
 });
@@ -296,4 +297,9 @@ test("what was done under more pain relief, or on a light day, never builds", ()
     expect(decide(input([good({ uncounted }), good()]))).toMatchObject({ move: "hold", rule: "earned-once" });
     expect(isAsPrescribed(good({ uncounted }), DOSE, 3)).toBe(false);
   }
+});
+
+test("a side that stands a step ahead waits for the other, and eases as ever", () => {
+  expect(decide(input([good(), good()], { isAhead: true }))).toMatchObject({ move: "hold", rule: "other-side-behind" });
+  expect(decide(input([good(), good({ response: "flare" })], { isAhead: true })).move).toBe("ease");
 });

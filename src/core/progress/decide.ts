@@ -43,6 +43,8 @@ export interface DecisionInput {
   build: Stepped | null;
   /** Value a ceiling is proposed to be raised to, or null. */
   proposedCeiling: number | null;
+  /** This side already stands a step ahead of the other: it waits for it. */
+  isAhead: boolean;
   /** Decisions to hold in this line of work, one after the other up to now. */
   holdsRunning: number;
   /** Sets of this exercise on this side that sharp pain ended, ever. */
@@ -59,7 +61,16 @@ export type DecisionReason =
   | { code: "not-measured"; reason: FitReason }
   | { code: "pain-over-number"; painScore: number; limitScore: number }
   | { code: "pain-not-recorded"; setNumber: number }
-  | { code: "ceiling-provisional" | "eased-on-the-floor" | "under-relief" | "light-day" | "no-harder-step" | "rest-and-ask" }
+  | {
+      code:
+        | "ceiling-provisional"
+        | "other-side-behind"
+        | "eased-on-the-floor"
+        | "under-relief"
+        | "light-day"
+        | "no-harder-step"
+        | "rest-and-ask";
+    }
   | { code: "sets-short"; setCount: number; targetSetCount: number }
   | { code: "repetitions-short"; setNumber: number; repetitions: number; goal: number }
   | { code: "tank-short"; repetitions: number; leftInTank: number | null; needed: number }
@@ -224,6 +235,7 @@ function ruled(input: DecisionInput): Decision {
   const counted = sessions.slice(-sessionsToBuild);
   const allCount = counted.every((session) => !setback(session, input.painLimitScore) && !shortfall(session, input.dose));
   if (counted.length < sessionsToBuild || !allCount) return decided("hold", null, { code: "earned-once", needed: sessionsToBuild });
+  if (input.isAhead) return decided("hold", null, { code: "other-side-behind" });
   return built(input);
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { calmCeilings, complaint, kneeLimit } from "../fit/fit.fixture";
+import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import type { Ceiling } from "../limits/ceiling";
 import { ceilingsToday } from "./ceilings";
 import { currentPlans, decisionFor, fitContextOf, missesMorning, openWarningsOf, planOf, undecidedItems, usualScoreOn } from "./derive";
@@ -161,6 +162,54 @@ describe("plans", () => {
     expect(planOf(both, "step", "left")?.rung.id).toBe("left");
     expect(planOf(both, "step")?.rung.id).toBe("right");
     expect(planOf(both, "bridge")).toBeNull();
+  });
+});
+
+describe("what a decision is told beside the log", () => {
+  const told = (of: ClientRecord) => {
+    const session = of.sessions.at(-1)!;
+    return decisionFor(of, session, session.items[0]!, TODAY)!.input;
+  };
+  const steps = (rightM: number, leftM: number, left = "step-up-rail") =>
+    record({
+      rungs: [
+        rung("right", { pattern: "step", variationId: "step-up-rail", setting: { stepHeightM: rightM, handForceN: 0 } }),
+        rung("left", { pattern: "step", side: "left", variationId: left, setting: { stepHeightM: leftM, handForceN: 0 } }),
+      ],
+      prescriptions: [plan("plan-1", "right"), plan("p-l", "left")],
+    });
+  test("is whether its side stands ahead of the other, by a lever or up the ladder; of a two-legged row it never does", () => {
+    expect([steps(0.15, 0.12), steps(0.12, 0.12), steps(0.12, 0.15)].map((of) => told(of).isAhead)).toEqual([true, false, false]);
+    const easier = CATALOGUE.find(
+      ({ pattern, ladderPlace }) => pattern === "step" && ladderPlace < variationById("step-up-rail").ladderPlace,
+    )!;
+    expect(told(steps(0.15, 0.12, easier.id)).isAhead).toBe(true);
+    expect(told(record()).isAhead).toBe(false);
+  });
+  test("is how often it was held running, and how many sets sharp pain ended on this exercise", () => {
+    const decision = (itemId: string, move: "hold" | "build"): ClientRecord["decisions"][number] => ({
+      id: itemId,
+      sessionId: itemId.slice(5),
+      itemId,
+      day: "2026-10-07",
+      move,
+      overruled: null,
+      rule: "noticed",
+      reasons: [],
+      change: null,
+      note: "",
+    });
+    const sessions = ["s1", "s2", "s3", "s4"].map((id, n) => doneSession(id, `2026-10-0${n + 2}`));
+    const sharp = (id: string) => ({
+      ...sessions.find((each) => each.id === id)!,
+      sets: [doneSet(`item-${id}`, 0, { endedBy: "sharp" as const })],
+    });
+    const of = record({
+      sessions: [sharp("s1"), sessions[1]!, sharp("s3"), sessions[3]!],
+      decisions: [decision("item-s1", "build"), decision("item-s2", "hold"), decision("item-s3", "hold")],
+    });
+    expect(told(of)).toMatchObject({ holdsRunning: 2, sharpMarks: 2 });
+    expect(told(record())).toMatchObject({ holdsRunning: 0, sharpMarks: 0 });
   });
 });
 

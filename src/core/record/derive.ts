@@ -9,7 +9,8 @@ import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
 import { isBack } from "../limits/complaint";
 import type { Day } from "../day";
 import type { Careful } from "../limits/rails";
-import type { Side } from "../mechanics/channels";
+import { otherSide, type Side } from "../mechanics/channels";
+import { isHarder, parametersOf, templateOf } from "../templates/form";
 import { decide, type Decision, type DecisionInput } from "../progress/decide";
 import { usualPainScore } from "../progress/morning";
 import { openWarnings, type Warning } from "../progress/warning";
@@ -115,6 +116,20 @@ function outcomesAtRung(record: ClientRecord, session: SessionFact, { rung }: Pl
   return upTo.slice(firstOther + 1).map((each) => outcomeOf(record, each.session, each.item));
 }
 
+/** Whether one side of a one-sided exercise stands harder than the other: by a lever, or further up the ladder. */
+function isAhead(record: ClientRecord, rung: RungFact): boolean {
+  const row = variationById(rung.variationId);
+  const other = planInLine(record, { ...rung, side: otherSide(rung.side) })?.rung;
+  if (!other || templateOf(row).isEven(parametersOf(row))) return false;
+  if (other.variationId !== row.id) return variationById(other.variationId).ladderPlace < row.ladderPlace;
+  const compared = row.levers.map(({ lever }) => [lever, rung.setting[lever], other.setting[lever]] as const);
+  const harder = (a: (typeof compared)[number], isOwn: boolean): boolean => {
+    const [lever, own, others] = a;
+    return own !== undefined && others !== undefined && (isOwn ? isHarder(lever, own, others) : isHarder(lever, others, own));
+  };
+  return compared.some((each) => harder(each, true)) && !compared.some((each) => harder(each, false));
+}
+
 /** How often, one after the other, this line of work was held up to now. */
 function holdsRunning(record: ClientRecord, rung: RungFact): number {
   const items = record.sessions.flatMap((each) => each.items);
@@ -154,6 +169,7 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     easeUntilAllowed: easeUntilAllowed(context, rung, dose),
     build: buildOnce(context, rung, dose),
     proposedCeiling: ceilingProposal(record, context)?.value ?? null,
+    isAhead: isAhead(record, rung),
     holdsRunning: holdsRunning(record, rung),
     sharpMarks: record.sessions.reduce((sum, each) => sum + sharpMarksIn(record, each, rung), 0),
   };

@@ -14,7 +14,7 @@ import type { ClientRecord } from "../../core/record/record";
 import { screenGate } from "../../core/screen/screen";
 import { settingProblems } from "../../core/templates/form";
 import { isSameSetting } from "../../core/templates/lever";
-import { programmeItems } from "../../core/record/programme";
+import { type ProgrammeItem, programmeItems } from "../../core/record/programme";
 import { addDecision, addRung, type NewItem, prescribe, startSession } from "../repos/plan.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
@@ -137,16 +137,18 @@ export const openProgramme = (
     if (found.sessionId !== null) return { ok: true, sessionId: found.sessionId };
     const sided = programmeItems(record, day).filter(({ line }) => !leftOut.includes(line));
     if (sided.length === 0) return refuse({ code: "no-plan" });
-    const judgements = sided.map(({ place, side, dose, ownLine }) => judged(record, placeOf(place, dose), side, day, ownLine));
+    const asked: { item: ProgrammeItem; judgement: Judgement }[] = [];
+    for (const item of sided) {
+      const found = judged(record, placeOf(item.place, item.dose), item.side, day, item.ownLine);
+      if (isForbidden(found)) return refuse({ code: "plan-forbidden", name: variationById(item.place.variationId).name });
+      if (!found.ok) return found; // before anything is kept
+      asked.push({ item, judgement: found.judgement });
+    }
     const items: NewItem[] = [];
-    for (const [i, { place, side, dose, ownLine, part, inTurn }] of sided.entries()) {
-      const asked = judgements[i];
-      if (!asked?.ok)
-        return asked && isForbidden(asked)
-          ? refuse({ code: "plan-forbidden", name: variationById(place.variationId).name })
-          : (asked ?? refuse({ code: "no-plan" }));
-      const rungId = await keepPlace(scope, em, record, place, side, asked.judgement, day, ownLine);
-      const standing = planInLine(record, { pattern: variationById(place.variationId).pattern, side, line: ownLine });
+    for (const { item, judgement } of asked) {
+      const { place, side, dose, ownLine: line, part, inTurn } = item;
+      const rungId = await keepPlace(scope, em, record, place, side, judgement, day, line);
+      const standing = planInLine(record, { pattern: variationById(place.variationId).pattern, side, line });
       const isSame = standing?.rung.id === rungId && isDeepStrictEqual(standing.prescription.dose, dose);
       const prescriptionId = isSame ? standing.prescription.id : await prescribe(scope, em, clientId, { rungId, dose, day });
       items.push({ prescriptionId, part, inTurn });

@@ -4,6 +4,7 @@ import { v4 as newUuid } from "uuid";
 import { dayAfter } from "../../core/day";
 import type { FloorEvent } from "../../core/floor/events";
 import { decisionFor, fitContextOf } from "../../core/record/derive";
+import type { Limit } from "../../core/limits/limit";
 import { plannedOf } from "../../core/record/history";
 import { buildSession } from "../../core/session/build";
 import { laidFrom } from "../../core/session/plan";
@@ -12,7 +13,7 @@ import { doneSets } from "../../core/record/programme";
 import { weekTotals } from "../../core/week/totals";
 import type { NewTrainingPlan } from "../../schemas/training-plan.schema";
 import { calendarBehind, calendarLinkSince, setCalendarLink } from "../repos/calendar-link.repo";
-import { eraseClient } from "../repos/client.repo";
+import { addLimit, eraseClient } from "../repos/client.repo";
 import { loadRecord } from "../repos/record.repo";
 import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../testing.fixture";
 import { appendFloorEvents } from "../repos/floor.repo";
@@ -175,6 +176,24 @@ describe("a session of the programme", () => {
     ).toEqual({ ok: false, refusal: { code: "no-plan" } });
     await open(studio, TODAY, [sided.id]);
     expect((await recordOf(orm, studio)).rungs.some(({ line }) => line === sided.id)).toBe(false);
+  });
+  test("keeps nothing of it where a limit has come to forbid one of its exercises", async () => {
+    const studio = await makeStudio(orm);
+    const { draft } = await withSides(studio);
+    await keep(studio, draft);
+    const limit: Omit<Limit, "id" | "lift"> = {
+      rule: { kind: "most", channel: "kneeFlexion", most: 12 },
+      side: "both",
+      owner: { kind: "clinician", name: "Surgeon" },
+      fromDay: "2026-10-01",
+      untilDay: null,
+    };
+    await inTest(orm, studio.scope, (em) => addLimit(studio.scope, em, studio.clientId, limit));
+    const count = async () => (await recordOf(orm, studio)).rungs.length;
+    const before = await count();
+    expect(await open(studio)).toMatchObject({ ok: false, refusal: { code: "plan-forbidden" } });
+    expect(await count()).toBe(before);
+    expect((await recordOf(orm, studio)).sessions).toEqual([]);
   });
   test("takes a place up again as it was decided, each side by its own log, and keeps what was not decided", async () => {
     const studio = await makeStudio(orm);

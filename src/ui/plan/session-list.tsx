@@ -10,7 +10,7 @@ import { Button } from "../kit/button";
 import { Soft } from "../kit/layout";
 import { MoreMenu } from "../kit/menu";
 import { settingText } from "../text/lever-text";
-import { itemDoseText, partName, tempoText } from "../text/plan-text";
+import { elsewhereText, itemDoseText, partName, tempoText } from "../text/plan-text";
 import { secondsText } from "../text/quantity-text";
 import { color, font, media, size } from "../theme/tokens";
 
@@ -97,6 +97,7 @@ function ItemLine({
         <Soft>
           {partName(item.part)}
           {settingText(item.setting, units) && `; ${settingText(item.setting, units)}`}
+          {elsewhereText(item, units) && `; ${elsewhereText(item, units)}`}
           {item.pairedWithNext && "; in turn with the next, rest after both"}
           {isWaiting && "; opens when those above are easy"}
         </Soft>

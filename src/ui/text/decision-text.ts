@@ -114,6 +114,8 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       if (riserFraction === null || channel === null) return `${what}.`;
       return `${what}: the ${jointText(channel, "both")} is asked ${percentText(Math.abs(riserFraction))} ${riserFraction > 0 ? "more" : "less"}.`;
     }
+    case "other-side-behind":
+      return "Earned, and this side already stands a step ahead of the other: it waits for it.";
     case "holds-running":
       return `${reason.count} holds running: look for the cause, not for more of the same.`;
     case "sharp-marks":

@@ -8,6 +8,8 @@ import type { Forecast } from "../../core/week/forecast";
 import type { DayRefusal } from "../../core/week/week";
 import { trainedName } from "./catalogue-text";
 import { dayText } from "./day-text";
+import type { UnitSystem } from "../../core/units";
+import { settingText } from "./lever-text";
 import { rangeText, secondsText } from "./quantity-text";
 
 /** Sessions, days and what stands against them, in the trainer's words. */
@@ -88,6 +90,9 @@ export function tempoText(dose: Pick<Dose, "tempo" | "counts">, startsBy: Variat
     .map(({ phase, lengthS }) => `${lengthS} ${said[phase]}`)
     .join(", ");
 }
+/** What one side does elsewhere than the other: "left: step 12 cm". Empty where both do the same. */
+export const elsewhereText = ({ sides }: Pick<SessionItem, "sides">, units: UnitSystem): string =>
+  sides.flatMap(({ side, place }) => (place ? [`${side}: ${settingText(place.setting, units)}`] : [])).join("; ");
 /** "right 3 × 10, left 2 × 10" or "3 × 8–12" or "4 min" */
 export function itemDoseText({ dose, sides }: Pick<SessionItem, "dose" | "sides">): string {
   const { setCount, repetitionsLow, repetitionsHigh, tempo, counts } = dose;

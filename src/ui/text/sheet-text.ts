@@ -6,7 +6,7 @@ import type { SheetItem } from "../../core/session/sheet";
 import type { LeverId, Setting } from "../../core/templates/lever";
 import type { UnitSystem } from "../../core/units";
 import { leverName, recipeText, settingText } from "./lever-text";
-import { itemDoseText, oftenName, tempoText, WEEKDAYS } from "./plan-text";
+import { elsewhereText, itemDoseText, oftenName, tempoText, WEEKDAYS } from "./plan-text";
 import { secondsText } from "./quantity-text";
 
 /** What a sheet for home says, in words a client uses; one place for the page and for the PDF. */
@@ -38,7 +38,7 @@ export function sheetLine({ item, variationId, setting, recipes, cues }: SheetIt
     name: row.name,
     why: row.why,
     setUp: row.setUp,
-    setting: [...made, settingText(plain, units)].filter((part) => part !== "").join("; "),
+    setting: [...made, settingText(plain, units), elsewhereText(item, units)].filter((part) => part !== "").join("; "),
     dose: itemDoseText(item),
     first: side ? `${side.side} leg first` : null,
     tempo: tempoText(item.dose, row.startsBy),
