@@ -229,6 +229,11 @@ describe("a session of the programme", () => {
     expect(await keep(studio, again)).toEqual({ ok: true });
     const after = programmeItems(await recordOf(orm, studio), "2026-10-09").filter(({ line }) => line === sided.id);
     expect(after.map(({ place }) => place)).toEqual([own?.place, other?.place]);
+    // what is kept anew by hand stands over what was decided before it
+    const byHand = again.items.map((each) => (each.id === sided.id ? sided : each));
+    expect(await keep(studio, { ...again, items: byHand })).toEqual({ ok: true });
+    const kept = programmeItems(await recordOf(orm, studio), "2026-10-09").filter(({ line }) => line === sided.id);
+    expect(kept.map(({ place }) => place.setting)).toEqual([sided.setting, sided.setting]);
   });
   test("of a light day says so, and counts for nothing but itself", async () => {
     const studio = await makeStudio(orm);
