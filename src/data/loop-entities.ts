@@ -128,6 +128,7 @@ export const ResponseRow = defineEntity({
     pains: p.json<ResponseFact["pains"]>(),
     painScore: p.double().$type<number>(),
     newSwelling: p.boolean(),
+    underRelief: p.boolean(),
     warningSigns: p.json<string[]>(),
     usualScore: p.double().$type<number>(),
     class: p.string().$type<MorningClass>(),

@@ -50,6 +50,7 @@ export interface NewMorning {
   sessionId: string | null;
   pains: { complaintId: string; painScore: number }[];
   newSwelling: boolean;
+  underRelief?: boolean;
   warningSigns: string[];
 }
 export const morningSchema = Joi.object<NewMorning>({
@@ -60,6 +61,7 @@ export const morningSchema = Joi.object<NewMorning>({
     .max(20)
     .required(),
   newSwelling: Joi.boolean().required(),
+  underRelief: Joi.boolean(),
   warningSigns: Joi.array()
     .items(Joi.string().valid(...WARNING_SIGNS))
     .max(20)

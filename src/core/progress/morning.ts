@@ -7,6 +7,8 @@ export type MorningClass = "calm" | "noticed" | "flare";
 export interface Morning {
   pains: readonly { complaintId: string; painScore: number }[];
   newSwelling: boolean;
+  /** Told under more pain relief than usual: calm proves nothing then. */
+  underRelief?: boolean;
 }
 
 const FLARE_ABOVE = 2;

@@ -213,6 +213,14 @@ describe("what a decision is told beside the log", () => {
   });
 });
 
+test("a calm morning under more pain relief than usual never builds, and raises nothing", () => {
+  const responses = [answer(null, "2026-10-02"), answer("s1", "2026-10-07"), answer("s2", "2026-10-10", { underRelief: true })];
+  expect(decided(record())?.move).toBe("build");
+  expect(decided(record({ responses }))).toMatchObject({ move: "hold", rule: "under-relief" });
+  const doses = (of: ClientRecord): number => answeredDoses(of, subject(of), ceilingOf(of)).length;
+  expect(doses(record({ responses }))).toBeLessThan(doses(record()));
+});
+
 describe("what waits", () => {
   test("for a decision: items that were trained or warned, once each", () => {
     const decisions: ClientRecord["decisions"] = [

@@ -34,7 +34,7 @@ export function outcomeOf(record: ClientRecord, session: SessionFact, item: Item
     day: session.day,
     sets: session.sets.filter(({ itemId }) => itemId === item.id),
     eased: isEased || (session.checkIn !== null && session.checkIn.choice !== "as-planned"),
-    uncounted: session.checkIn?.underRelief ? "under-relief" : session.isLight ? "light-day" : null,
+    uncounted: session.checkIn?.underRelief || response?.underRelief ? "under-relief" : session.isLight ? "light-day" : null,
     response: response?.class ?? null,
     newSwelling: response?.newSwelling ?? false,
   };

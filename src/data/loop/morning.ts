@@ -42,7 +42,7 @@ export const answerMorning = (
     const answeredDay = record.responses.findLast((response) => sessionId !== null && response.sessionId === sessionId)?.day ?? day;
     const answer = { ...morning, warningSigns, sessionId, day: answeredDay, ...classed(record, morning, answeredDay) };
     await recordMorning(scope, em, clientId, answer);
-    if (answer.class === "calm") await confirmCeilings(scope, em, clientId, answeredDay);
+    if (answer.class === "calm" && !morning.underRelief) await confirmCeilings(scope, em, clientId, answeredDay);
     return { ok: true };
   });
 

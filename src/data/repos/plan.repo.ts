@@ -94,9 +94,17 @@ export async function recordMorning(
   { id: _id, ...morning }: Omit<ResponseFact, "id"> & { id?: string },
 ): Promise<void> {
   const { studioId } = scope;
-  const { sessionId } = morning;
+  const { sessionId, underRelief = false } = morning;
   const revision = sessionId === null ? 0 : await em.count(ResponseRow, { studioId, sessionId });
-  const row = { ...stamp(scope), clientId, revision, ...morning, pains: [...morning.pains], warningSigns: [...morning.warningSigns] };
+  const row = {
+    ...stamp(scope),
+    clientId,
+    revision,
+    ...morning,
+    underRelief,
+    pains: [...morning.pains],
+    warningSigns: [...morning.warningSigns],
+  };
   await em.insert(ResponseRow, row);
   await audit(scope, em, revision === 0 ? "recorded" : "corrected", "response", row.id);
 }

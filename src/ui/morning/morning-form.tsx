@@ -19,7 +19,7 @@ export function MorningForm(props: {
   clientId: string;
   sessionId: string;
   complaints: readonly Complaint[];
-  answered?: Pick<ResponseFact, "pains" | "newSwelling" | "warningSigns">;
+  answered?: Pick<ResponseFact, "pains" | "newSwelling" | "underRelief" | "warningSigns">;
   onDone?: () => void;
 }) {
   const { clientId, sessionId, complaints, answered, onDone } = props;
@@ -27,6 +27,7 @@ export function MorningForm(props: {
     Object.fromEntries((answered?.pains ?? []).map(({ complaintId, painScore }) => [complaintId, painScore])),
   );
   const [swollen, setSwollen] = useState<SwellingAnswer | null>(answered ? (answered.newSwelling ? "yes" : "no") : null);
+  const [underRelief, setUnderRelief] = useState(answered?.underRelief === true);
   const [signs, setSigns] = useState<readonly string[]>(answered?.warningSigns ?? []);
   const { take, isTaking, problem } = useStep();
   const said = complaints.flatMap(({ id }) => (pains[id] === undefined ? [] : [{ complaintId: id, painScore: pains[id] }]));
@@ -34,7 +35,7 @@ export function MorningForm(props: {
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        const morning = { sessionId, pains: said, newSwelling: swollen === "yes", warningSigns: [...signs] };
+        const morning = { sessionId, pains: said, newSwelling: swollen === "yes", underRelief, warningSigns: [...signs] };
         take(
           (stepId) => answerMorningAction(clientId, morning, stepId),
           () => onDone?.(),
@@ -57,6 +58,7 @@ export function MorningForm(props: {
           );
         })}
         <SwellingField value={swollen} onChange={setSwollen} />
+        <CheckField label="Told under more pain relief than usual" isSelected={underRelief} onChange={setUnderRelief} />
         <div role="group" aria-label="Warning signs">
           <p style={{ fontWeight: 700 }}>Any of these?</p>
           {WARNING_SIGNS.map((sign) => (
