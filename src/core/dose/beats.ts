@@ -32,14 +32,14 @@ export function beatsBetween(
 }
 
 /** Where a clock for the ear stands beside the one of the set. */
-export interface Clocks {
+interface Clocks {
   /** Seconds into the set now. */
   elapsedS: number;
   /** The audio clock now, seconds. */
   audioS: number;
 }
 /** How far ahead tones are put: longer than a busy page is likely to be away. */
-export const LOOK_AHEAD_S = 1.2;
+const LOOK_AHEAD_S = 1.2;
 /** Tones to put on the audio clock now, and up to where they then stand: nothing is put twice, nothing is left out. */
 export function toSchedule(
   dose: Pick<Dose, "tempo" | "repetitionsHigh">,

@@ -1,9 +1,13 @@
 import type { Place } from "../fit/context";
+import type { School } from "../school/school";
 import { otherSide, type Side } from "../mechanics/channels";
 
 /** How the weaker side is handled: a school's position, `weak-side`. Source: handbook D6 and J. */
 export const SIDE_RULES = ["one-more-set", "double", "equal-weak-first", "alone"] as const;
 export type SideRule = (typeof SIDE_RULES)[number];
+
+export const sideRuleOf = ({ positions }: Pick<School, "positions">): SideRule =>
+  (positions["weak-side"] as SideRule | undefined) ?? "equal-weak-first";
 
 export interface SideDose {
   side: Side;

@@ -1,3 +1,4 @@
+import { chains } from "../chains";
 import type { FloorState } from "./events";
 
 /** What the order of a session asks of an item. */
@@ -15,11 +16,7 @@ export const isLeft = (item: OrderedItem, told: Told): boolean =>
   !told.stoppedItemIds.includes(item.itemId) && !told.skippedItemIds.includes(item.itemId) && doneOf(told, item.itemId) < item.setCount;
 
 /** Items that go in turn, as one; most stand alone. */
-export function turnsOf(items: readonly OrderedItem[]): OrderedItem[][] {
-  const turns: OrderedItem[][] = [];
-  items.forEach((item, i) => (items[i - 1]?.inTurn ? turns.at(-1)!.push(item) : turns.push([item])));
-  return turns;
-}
+export const turnsOf = (items: readonly OrderedItem[]): OrderedItem[][] => chains(items, ({ inTurn }) => inTurn);
 
 /** Whose set is next: what was begun first, then the first exercise with any left; of those that go in turn the one with fewest done. Null when all is done. */
 export function nextItem(items: readonly OrderedItem[], told: Told): OrderedItem | null {

@@ -217,6 +217,13 @@ test("a calm morning under more pain relief than usual never builds, and raises 
   const responses = [answer(null, "2026-10-02"), answer("s1", "2026-10-07"), answer("s2", "2026-10-10", { underRelief: true })];
   expect(decided(record())?.move).toBe("build");
   expect(decided(record({ responses }))).toMatchObject({ move: "hold", rule: "under-relief" });
+  // and so does one within two weeks of an injection told on Screen, whether or not anybody says so on the floor
+  const injected = (injectionDay: string) => decided(record({ screen: { medicines: { kinds: [], injectionDay } } }));
+  expect([injected("2026-10-01")?.rule, injected("2026-09-20")?.move, injected("2026-10-10")?.move]).toEqual([
+    "under-relief",
+    "build",
+    "build",
+  ]);
   const doses = (of: ClientRecord): number => answeredDoses(of, subject(of), ceilingOf(of)).length;
   expect(doses(record({ responses }))).toBeLessThan(doses(record()));
 });

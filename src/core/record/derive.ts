@@ -9,6 +9,7 @@ import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
 import { isBack } from "../limits/complaint";
 import type { Day } from "../day";
 import type { Careful } from "../limits/rails";
+import { oncePer } from "../once";
 import { otherSide, type Side } from "../mechanics/channels";
 import { isHarder, parametersOf, templateOf } from "../templates/form";
 import { decide, type Decision, type DecisionInput } from "../progress/decide";
@@ -65,14 +66,14 @@ export interface Plan {
 /** One line of work: a pattern's own on one side, or one place of the programme. */
 type Line = Pick<RungFact, "pattern" | "side" | "line">;
 const lineKey = ({ pattern, side, line }: Line): string => `${line ?? pattern} ${side}`;
-function latestByLine(record: ClientRecord): Map<string, Plan> {
+const latestByLine = oncePer((record: ClientRecord): ReadonlyMap<string, Plan> => {
   const latest = new Map<string, Plan>();
   for (const prescription of record.prescriptions) {
     const planned = plannedOf(record, { prescriptionId: prescription.id });
     if (planned) latest.set(lineKey(planned.rung), planned);
   }
   return latest;
-}
+});
 /** The plans in force: the latest of each pattern and side, so that keeping a hinge does not erase the squat. */
 export const currentPlans = (record: ClientRecord): Plan[] => [...latestByLine(record).values()].filter(({ rung }) => rung.line === null);
 /** The plan in force of one line of work. */

@@ -1,5 +1,6 @@
 import { measuredRange } from "../assess/range-limits";
 import { parseDate } from "@internationalized/date";
+import { type Day, daysBetween } from "../day";
 import { variationById } from "../catalogue/catalogue";
 import type { Pattern } from "../catalogue/variation";
 import type { FitContext } from "../fit/context";
@@ -26,6 +27,14 @@ export function plannedOf(
   return prescription && rung ? { prescription, rung } : null;
 }
 
+/** So long what is calm after an injection proves nothing. Source: design, rules learnt from the first use, 17. */
+const INJECTION_DAYS = 14;
+/** Whether a day lies within two weeks after the injection that was told on Screen. */
+export function hadInjection({ screen }: Pick<ClientRecord, "screen">, day: Day): boolean {
+  const injected = screen.medicines?.injectionDay ?? null;
+  return injected !== null && injected <= day && daysBetween(injected, day) <= INJECTION_DAYS;
+}
+
 /** What one item of a session came to, and the morning after. */
 export function outcomeOf(record: ClientRecord, session: SessionFact, item: ItemFact): SessionOutcome {
   const response = responseTo(record, session);
@@ -34,7 +43,12 @@ export function outcomeOf(record: ClientRecord, session: SessionFact, item: Item
     day: session.day,
     sets: session.sets.filter(({ itemId }) => itemId === item.id),
     eased: isEased || (session.checkIn !== null && session.checkIn.choice !== "as-planned"),
-    uncounted: session.checkIn?.underRelief || response?.underRelief ? "under-relief" : session.isLight ? "light-day" : null,
+    uncounted:
+      session.checkIn?.underRelief || response?.underRelief || hadInjection(record, session.day)
+        ? "under-relief"
+        : session.isLight
+          ? "light-day"
+          : null,
     response: response?.class ?? null,
     newSwelling: response?.newSwelling ?? false,
   };

@@ -3,7 +3,7 @@ import { adviceOf } from "../assess/advice";
 import { isInCatalogue, variationById } from "../catalogue/catalogue";
 import type { Dose, Frequency, Pattern } from "../catalogue/variation";
 import { type Day, dayAfter } from "../day";
-import { sideDoses, type SideRule } from "../dose/sides";
+import { sideDoses, sideRuleOf } from "../dose/sides";
 import type { Place } from "../fit/context";
 import { isBack } from "../limits/complaint";
 import type { Side } from "../mechanics/channels";
@@ -16,7 +16,7 @@ import { strengthFrom } from "../standards/repetition";
 import { isSameSetting, type LeverId } from "../templates/lever";
 import { wayDone } from "../week/forecast";
 import type { DoneSet } from "../week/totals";
-import { blockWeek, BLOCK_WEEKS } from "../week/week";
+import { blockWeek, BLOCK_WEEKS, type Laid } from "../week/week";
 import { currentPlans, fitContextOf, type Plan, planInLine } from "./derive";
 import { plannedOf } from "./history";
 import type { ClientRecord, RungFact, SessionFact } from "./record";
@@ -78,7 +78,7 @@ export const usualWeek = (record: ClientRecord): Pick<TrainingPlan, "often" | "w
 export function programmeNow(record: ClientRecord): TrainingPlan | null {
   const plan = record.trainingPlan;
   if (!plan) return null;
-  const rule = (schoolIn(record).positions["weak-side"] as SideRule | undefined) ?? "equal-weak-first";
+  const rule = sideRuleOf(schoolIn(record));
   return {
     ...plan,
     items: plan.items.map((item) => {
@@ -157,6 +157,10 @@ export function programmeItems(record: ClientRecord, today: Day): ProgrammeItem[
 /** How long this client has not trained, as far as it takes something off today. */
 export const awayToday = ({ sessions }: Pick<ClientRecord, "sessions">, today: Day): Away | null =>
   awaySince(sessions.findLast(({ day, sets }) => day < today && sets.length > 0)?.day, today);
+
+/** What the programme has on a day. */
+export const laidOn = ({ trainingPlan }: Pick<ClientRecord, "trainingPlan">, day: Day): Laid | undefined =>
+  trainingPlan?.laid.find((each) => each.day === day);
 
 /** Days on which this client trained. */
 export const trainedDays = ({ sessions }: Pick<ClientRecord, "sessions">): Day[] => [

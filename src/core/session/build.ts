@@ -3,7 +3,7 @@ import { groupOf } from "../catalogue/rows/row";
 import type { Dose, Variation } from "../catalogue/variation";
 import { HOLD_FROM_S } from "../dose/dose";
 import { type Purpose, proposedDose } from "../dose/purpose";
-import { sideDoses, type SideRule } from "../dose/sides";
+import { sideDoses, sideRuleOf } from "../dose/sides";
 import type { FitContext, Place } from "../fit/context";
 import { fitCatalogue, fitVariation, firstOf } from "../fit/search";
 import type { Side } from "../mechanics/channels";
@@ -56,7 +56,6 @@ const FINISHING = ["A10", "A11", "A12", "A18"];
 const WARM_UP_S = { usual: 240, short: 120 };
 const orderOf = (context: FitContext): SessionOrder =>
   (context.school.positions["session-order"] as SessionOrder | undefined) ?? "weak-first";
-const sideRuleOf = (context: FitContext): SideRule => (context.school.positions["weak-side"] as SideRule | undefined) ?? "equal-weak-first";
 
 function itemFor(context: FitContext, row: Variation, asked: SessionAsked): SessionItem {
   const planned = asked.planned.find(({ variationId }) => variationId === row.id);
@@ -91,7 +90,7 @@ function itemFor(context: FitContext, row: Variation, asked: SessionAsked): Sess
     part,
     ...(planned ? { isKept: true as const } : {}),
     dose: timed,
-    sides: isApart && part !== "warm-up" ? sideDoses(good, asked.weakSide, sideRuleOf(context), asked.sessionNumber) : [],
+    sides: isApart && part !== "warm-up" ? sideDoses(good, asked.weakSide, sideRuleOf(context.school), asked.sessionNumber) : [],
   };
 }
 

@@ -1,6 +1,7 @@
 import { variationById } from "../catalogue/catalogue";
 import { groupOf } from "../catalogue/rows/row";
 import type { Dose, Pattern, Trained, Variation } from "../catalogue/variation";
+import { chains } from "../chains";
 import { repetitionS } from "../dose/dose";
 import type { SideDose } from "../dose/sides";
 import type { Setting } from "../templates/lever";
@@ -42,14 +43,7 @@ export function workS({ dose, sides }: Pick<SessionItem, "dose" | "sides">): num
   return sides.reduce((sum, { setCount, repetitions }) => sum + setCount * setS(repetitions, dose), 0) + (most - 1) * dose.restS;
 }
 /** Items that go in turn stand in one group; most groups are one item. */
-export function groupsOf(items: readonly SessionItem[]): SessionItem[][] {
-  const groups: SessionItem[][] = [];
-  items.forEach((item, i) => {
-    if (items[i - 1]?.pairedWithNext) groups.at(-1)!.push(item);
-    else groups.push([item]);
-  });
-  return groups;
-}
+export const groupsOf = (items: readonly SessionItem[]): SessionItem[][] => chains(items, ({ pairedWithNext }) => pairedWithNext === true);
 const setsOf = ({ dose, sides }: SessionItem): number =>
   sides.length === 0 ? dose.setCount : Math.max(...sides.map(({ setCount }) => setCount));
 /**

@@ -14,7 +14,7 @@ import type { ClientRecord } from "../../core/record/record";
 import { screenGate } from "../../core/screen/screen";
 import { settingProblems } from "../../core/templates/form";
 import { isSameSetting } from "../../core/templates/lever";
-import { type ProgrammeItem, programmeItems } from "../../core/record/programme";
+import { laidOn, type ProgrammeItem, programmeItems } from "../../core/record/programme";
 import { addDecision, addRung, type NewItem, prescribe, startSession } from "../repos/plan.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
@@ -153,7 +153,7 @@ export const openProgramme = (
       const prescriptionId = isSame ? standing.prescription.id : await prescribe(scope, em, clientId, { rungId, dose, day });
       items.push({ prescriptionId, part, inTurn });
     }
-    const isLight = record.trainingPlan?.laid.find((laid) => laid.day === day)?.isLight === true;
+    const isLight = laidOn(record, day)?.isLight === true;
     return { ok: true, sessionId: await startSession(scope, em, clientId, { day, isLight, items }) };
   });
 
@@ -204,52 +204,59 @@ export const decideItem = (
   scope: Scope,
   em: EntityManager,
   clientId: string,
+  choice: DecisionChoice,
+  day: Day,
+): Promise<Taken<{ isSuperseded: boolean }>> => withRecord(scope, em, clientId, (record) => decideIn(scope, em, record, choice, day));
+
+async function decideIn(
+  scope: Scope,
+  em: EntityManager,
+  record: ClientRecord,
   { sessionId, itemId, move: chosen, note }: DecisionChoice,
   day: Day,
-): Promise<Taken<{ isSuperseded: boolean }>> =>
-  withRecord(scope, em, clientId, async (record) => {
-    const session = record.sessions.find(({ id }) => id === sessionId);
-    const item = session?.items.find(({ id }) => id === itemId);
-    if (!session || !item) return refuse({ code: "no-such-session" });
-    if (record.decisions.some((decision) => decision.itemId === itemId)) return refuse({ code: "already-decided" });
-    const [found, planned] = [decisionFor(record, session, item, day), plannedOf(record, item)];
-    if (!found || !planned) return refuse({ code: "no-plan" });
-    const { decision } = found;
-    const move = chosen ?? decision.move;
-    const overruled = move !== decision.move;
-    const next = nextFor(found, move);
-    const { side, line } = planned.rung;
-    // what would be trained next: holding against the rules keeps the rung as it stands
-    const standing = { ...planned.rung, dose: planned.prescription.dose };
-    const kept = next ?? (overruled && move === "hold" ? standing : null);
-    const place = kept && judged(record, placeOf(kept, kept.dose), side, day, line);
-    if (overruled) {
-      const isBlocked = place !== null && !place.ok && place.refusal.code === "blocked-by-limit";
-      const refusal = overruleRefusal(decision, move, isBlocked, next, note);
-      if (refusal) return refuse({ code: "overrule-refused", reason: refusal.code });
-    }
-    if (place && !place.ok) return place;
-    const isSuperseded = planInLine(record, planned.rung)?.prescription.id !== planned.prescription.id;
-    const nextRungId =
-      next && place && !isSuperseded
-        ? await keepPlace(scope, em, record, { variationId: next.variationId, setting: next.setting }, side, place.judgement, day, line)
-        : null;
-    const decisionId = await addDecision(scope, em, clientId, {
-      sessionId,
-      itemId,
-      prescriptionId: planned.prescription.id,
-      day,
-      move,
-      overruled: overruled ? decision.move : null,
-      rule: decision.rule,
-      reasons: decision.reasons,
-      next,
-      nextRungId,
-      note: note.trim(),
-    });
-    if (nextRungId && next) await prescribe(scope, em, clientId, { rungId: nextRungId, dose: next.dose, day, decisionId });
-    return { ok: true, isSuperseded };
+): Promise<Taken<{ isSuperseded: boolean }>> {
+  const session = record.sessions.find(({ id }) => id === sessionId);
+  const item = session?.items.find(({ id }) => id === itemId);
+  if (!session || !item) return refuse({ code: "no-such-session" });
+  if (record.decisions.some((decision) => decision.itemId === itemId)) return refuse({ code: "already-decided" });
+  const [found, planned] = [decisionFor(record, session, item, day), plannedOf(record, item)];
+  if (!found || !planned) return refuse({ code: "no-plan" });
+  const { decision } = found;
+  const move = chosen ?? decision.move;
+  const overruled = move !== decision.move;
+  const next = nextFor(found, move);
+  const { side, line } = planned.rung;
+  // what would be trained next: holding against the rules keeps the rung as it stands
+  const standing = { ...planned.rung, dose: planned.prescription.dose };
+  const kept = next ?? (overruled && move === "hold" ? standing : null);
+  const place = kept && judged(record, placeOf(kept, kept.dose), side, day, line);
+  if (overruled) {
+    const isBlocked = place !== null && !place.ok && place.refusal.code === "blocked-by-limit";
+    const refusal = overruleRefusal(decision, move, isBlocked, next, note);
+    if (refusal) return refuse({ code: "overrule-refused", reason: refusal.code });
+  }
+  if (place && !place.ok) return place;
+  const isSuperseded = planInLine(record, planned.rung)?.prescription.id !== planned.prescription.id;
+  const nextRungId =
+    next && place && !isSuperseded
+      ? await keepPlace(scope, em, record, { variationId: next.variationId, setting: next.setting }, side, place.judgement, day, line)
+      : null;
+  const decisionId = await addDecision(scope, em, record.client.id, {
+    sessionId,
+    itemId,
+    prescriptionId: planned.prescription.id,
+    day,
+    move,
+    overruled: overruled ? decision.move : null,
+    rule: decision.rule,
+    reasons: decision.reasons,
+    next,
+    nextRungId,
+    note: note.trim(),
   });
+  if (nextRungId && next) await prescribe(scope, em, record.client.id, { rungId: nextRungId, dose: next.dose, day, decisionId });
+  return { ok: true, isSuperseded };
+}
 
 /** All exercises of a session that the rules hold, decided in one go; the others wait to be looked at. */
 export const decideHolds = (scope: Scope, em: EntityManager, clientId: string, sessionId: string, day: Day): Promise<Taken> =>
@@ -258,7 +265,7 @@ export const decideHolds = (scope: Scope, em: EntityManager, clientId: string, s
     if (!session) return refuse({ code: "no-such-session" });
     for (const { session: of, item } of undecidedItems(record)) {
       if (of.id !== sessionId || decisionFor(record, session, item, day)?.decision.move !== "hold") continue;
-      const taken = await decideItem(scope, em, clientId, { sessionId, itemId: item.id, move: null, note: "" }, day);
+      const taken = await decideIn(scope, em, record, { sessionId, itemId: item.id, move: null, note: "" }, day);
       if (!taken.ok) return taken;
     }
     return { ok: true };

@@ -18,26 +18,27 @@ export async function setCalendarLink(scope: Scope, em: EntityManager, clientId:
   return { ok: true };
 }
 
-const LATEST_SQL = `select distinct on (client_id) client_id, token_hash, created_at from calendar_link where studio_id = ? order by client_id, created_at desc, id desc`;
-
 /** The day since which a client's calendar can be followed; null where it cannot. */
 export async function calendarLinkSince({ studioId }: Scope, em: EntityManager, clientId: string): Promise<Day | null> {
-  const [row] = await em.execute<{ day: Day | null }[]>(
-    `select created_at::date::text as day from (${LATEST_SQL}) l where client_id = ? and token_hash is not null`,
+  const [latest] = await em.execute<{ day: Day; isOpen: boolean }[]>(
+    `select created_at::date::text as day, token_hash is not null as "isOpen" from calendar_link
+      where studio_id = ? and client_id = ? order by created_at desc, id desc limit 1`,
     [studioId, clientId],
   );
-  return row?.day ?? null;
+  return latest?.isOpen ? latest.day : null;
 }
 
-/** Whose calendar a secret opens, and the studio's time zone; null for one that opens none. */
+/** Whose calendar a secret opens, and the studio's time zone; null for one that opens none, or does no longer. */
 export async function calendarBehind(
   studioId: string,
   em: EntityManager,
   secret: string,
 ): Promise<{ clientId: string; timeZone: string } | null> {
   const [row] = await em.execute<{ clientId: string; timeZone: string }[]>(
-    `select l.client_id as "clientId", s.time_zone as "timeZone" from (${LATEST_SQL}) l join studio s on s.id = ? where l.token_hash = ?`,
-    [studioId, studioId, hashOf(secret)],
+    `select l.client_id as "clientId", s.time_zone as "timeZone" from calendar_link l join studio s on s.id = l.studio_id
+      where l.studio_id = ? and l.token_hash = ? and not exists (
+        select 1 from calendar_link n where n.studio_id = l.studio_id and n.client_id = l.client_id and (n.created_at, n.id) > (l.created_at, l.id))`,
+    [studioId, hashOf(secret)],
   );
   return row ?? null;
 }

@@ -150,6 +150,7 @@ function Working(
             <Soft>
               {[settingText(session.place.setting, units), doseText(dose, session.variation.startsBy)].filter(Boolean).join("; ")}
               {mixedText(dose, units)}
+              {plan.isLight && "; a light day"}
             </Soft>
             <SetUpLines session={session} units={units} ownLimit={props.ownLimit} />
           </div>

@@ -21,6 +21,7 @@ import {
 } from "react-aria-components";
 import { ChevronDown } from "lucide-react";
 import styled, { css } from "styled-components";
+import { popover, popoverLine } from "./popover";
 import { color, size } from "../theme/tokens";
 
 export const column = css`
@@ -149,17 +150,10 @@ const Options = styled(Popover)`
   min-width: var(--trigger-width);
   max-height: 340px !important;
   overflow: auto;
-  border: 1px solid ${color.marine};
-  border-radius: ${size.radius};
-  background: ${color.paper};
+  ${popover}
 `;
 const OptionItem = styled(ListBoxItem)`
-  min-height: ${size.target};
-  padding: 10px 12px;
-  cursor: pointer;
-  &[data-focused] {
-    background: ${color.brassWash};
-  }
+  ${popoverLine}
   &[data-selected] {
     font-weight: 700;
   }

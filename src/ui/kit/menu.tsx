@@ -2,6 +2,7 @@
 import { Ellipsis } from "lucide-react";
 import { Button as AriaButton, Menu, MenuItem, MenuTrigger, Popover } from "react-aria-components";
 import styled from "styled-components";
+import { popover, popoverLine } from "./popover";
 import { color, size } from "../theme/tokens";
 
 const Dots = styled(AriaButton)`
@@ -15,18 +16,11 @@ const Dots = styled(AriaButton)`
   cursor: pointer;
 `;
 const Sheet = styled(Popover)`
+  ${popover}
   min-width: 220px;
-  border: 1px solid ${color.marine};
-  border-radius: ${size.radius};
-  background: ${color.paper};
 `;
 const Item = styled(MenuItem)`
-  min-height: ${size.target};
-  padding: 10px 12px;
-  cursor: pointer;
-  &[data-focused] {
-    background: ${color.brassWash};
-  }
+  ${popoverLine}
 `;
 
 /** What else can be done with one thing. */

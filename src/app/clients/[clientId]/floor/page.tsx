@@ -1,11 +1,11 @@
 import Link from "next/link";
 import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
-import { type Day, daysBetween } from "../../../../core/day";
+import type { Day } from "../../../../core/day";
 import type { ClientRecord } from "../../../../core/record/record";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
-import { awayToday, programmeItems } from "../../../../core/record/programme";
+import { awayToday, laidOn, programmeItems } from "../../../../core/record/programme";
 import { painLimitOf } from "../../../../core/record/school";
-import { plannedOf } from "../../../../core/record/history";
+import { hadInjection, plannedOf } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
 import { floorEventsOf } from "../../../../data/repos/floor.repo";
 import { lightDose } from "../../../../core/session/session";
@@ -18,11 +18,6 @@ import { StartScreen } from "../../../../ui/floor/start-screen";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
-const INJECTION_DAYS = 14;
-function hadInjection({ screen }: ClientRecord, today: Day): boolean {
-  const day = screen.medicines?.injectionDay ?? null;
-  return day !== null && day <= today && daysBetween(day, today) <= INJECTION_DAYS;
-}
 /** The exercise that ended a set with sharp pain in the session before today's. */
 function lastSharpOf(record: ClientRecord, today: Day): string {
   const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
@@ -87,8 +82,8 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
       <StartProgramme
         clientId={clientId}
         units={unitSystem}
-        isLight={record.trainingPlan?.laid.find(({ day }) => day === today)?.isLight === true}
-        isLaidToday={record.trainingPlan?.laid.some(({ day }) => day === today) === true}
+        isLight={laidOn(record, today)?.isLight === true}
+        isLaidToday={laidOn(record, today) !== undefined}
         items={programme}
       />
     );

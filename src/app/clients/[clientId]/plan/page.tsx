@@ -30,7 +30,7 @@ import { calendarLinkSince } from "../../../../data/repos/calendar-link.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { type GoalAsked, PlanScreen } from "../../../../ui/plan/plan-screen";
-import { patternName } from "../../../../ui/text/catalogue-text";
+import { itemName } from "../../../../ui/text/item-text";
 import { leverValueText, settingText } from "../../../../ui/text/lever-text";
 import { protocolName } from "../../../../ui/text/protocol-text";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
@@ -60,8 +60,13 @@ function goalOf(record: ClientRecord, subject: Subject): (GoalAsked & { pattern:
   return null;
 }
 
-const rungText = ({ variationId, setting }: RungFact, units: UnitSystem): string =>
-  [variationById(variationId).name.toLowerCase(), settingText(setting, units)].filter(Boolean).join(", ");
+/** "seat 70 cm → seat 69 cm", with the exercise named where it became another. */
+function grownText(from: RungFact, to: RungFact, units: UnitSystem): string {
+  const isSame = from.variationId === to.variationId;
+  const said = ({ variationId, setting }: RungFact): string =>
+    [...(isSame ? [] : [variationById(variationId).name.toLowerCase()]), settingText(setting, units)].filter(Boolean).join(", ");
+  return `${said(from)} → ${said(to)}`;
+}
 
 export default async function PlanPage({ params }: Props) {
   const { clientId } = await params;
@@ -116,8 +121,8 @@ export default async function PlanPage({ params }: Props) {
       isRepaired={conditionIds(record.screen).includes("ligament-repair")}
       way={way && { ...way, from: leverValueText(way.lever, way.from, unitSystem), now: leverValueText(way.lever, way.now, unitSystem) }}
       grown={builtSince(record, blockStart(first) ?? today).map(({ from, to }) => ({
-        name: `${patternName(to.pattern)}, ${to.side}`,
-        words: `${rungText(from, unitSystem)}, now ${rungText(to, unitSystem)}`,
+        name: itemName(to),
+        words: grownText(from, to, unitSystem),
       }))}
       painfulWeeks={painfulWeeks(record, blockStart(first) ?? today)}
       effort={{ ...dailyLoads(record, today), strength: strengthTrends(record) }}
