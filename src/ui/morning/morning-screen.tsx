@@ -111,7 +111,8 @@ export function MorningScreen(props: {
               <Stack $gap={8} style={{ marginTop: 8 }}>
                 <p>
                   <strong>{CLASS_TEXT[response.class]}.</strong> Pain {response.painScore}, usual {response.usualScore}
-                  {response.newSwelling ? ", more swollen than usual" : ""}.
+                  {response.newSwelling ? ", more swollen than usual" : ""}
+                  {response.underRelief ? ", under more pain relief than usual" : ""}.
                 </p>
                 <Button onPress={() => setCorrecting(true)}>Correct this answer</Button>
               </Stack>

@@ -81,7 +81,7 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
     case "eased-on-the-floor":
       return "It was eased on the floor, so this rung was not done all through.";
     case "under-relief":
-      return "It was done under more pain relief than usual, or soon after an injection: calm under that proves nothing.";
+      return "Done, or the morning told, under more pain relief than usual or soon after an injection: calm under that proves nothing.";
     case "light-day":
       return "It was a light day: it counts neither for nor against a build.";
     case "sets-short":
