@@ -1,7 +1,7 @@
 import Joi from "joi";
 import { COUNTED, TRAINED } from "../core/catalogue/variation";
 import { PURPOSES } from "../core/dose/purpose";
-import type { TrainingPlan } from "../core/session/plan";
+import { OWN_GOAL_LIMITS, type TrainingPlan } from "../core/session/plan";
 import { PARTS } from "../core/session/session";
 import { SKELETONS } from "../core/session/skeletons.data";
 import { day, maybeWords, settingSchema, side, text, variationId, within } from "./fields";
@@ -77,6 +77,13 @@ export const trainingPlanSchema = Joi.object<NewTrainingPlan>({
   setAside: Joi.array()
     .items(Joi.object({ item: item.required(), backOn: day.required() }))
     .max(20),
+  ownGoal: Joi.object({
+    name: text(60).min(1).required(),
+    unit: text(20).min(1).required(),
+    from: within(OWN_GOAL_LIMITS).required(),
+    now: within(OWN_GOAL_LIMITS).required(),
+    to: within(OWN_GOAL_LIMITS).invalid(Joi.ref("from")).required(),
+  }),
   note: maybeWords(400).required(),
   improvement: maybeWords(120).required(),
 });

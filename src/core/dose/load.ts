@@ -4,6 +4,18 @@ import { inFromM, lbFromKg } from "../units";
 /** Goal loads as a share of body weight. Source: handbook D4, 75 to 77. */
 export const GOAL_SHARES = { "steep-squat": 0.25, "knee-forward-step": 0.5, "full-squat": 1 } as const;
 export type GoalLoad = keyof typeof GOAL_SHARES;
+/** The rows those goals are named for, by their code. */
+const GOAL_BY_CODE: Readonly<Partial<Record<string, GoalLoad>>> = {
+  S21: "full-squat",
+  S22: "steep-squat",
+  S23: "steep-squat",
+  L12: "knee-forward-step",
+  L13: "knee-forward-step",
+  L14: "knee-forward-step",
+};
+/** The goal a row's load is on its way to; none for most. A trainer's own row has that of the row it was made from. */
+export const goalLoadOf = ({ code, basedOn }: { code: string; basedOn?: string }): GoalLoad | null =>
+  GOAL_BY_CODE[basedOn ?? code] ?? null;
 /** 70 kg makes 17.5, 35 and 70; of the loads that can be assembled the nearest that is not more. */
 export function goalLoadKg(massKg: number, goal: GoalLoad, assembledKg: readonly number[] | null = null): number {
   const wantedKg = GOAL_SHARES[goal] * massKg;
@@ -46,6 +58,20 @@ export function dropSet(
     dropPercents: loadsKg.slice(1).map((load, i) => (1 - load / (loadsKg[i] ?? NaN)) * 100),
   };
 }
+
+/** The loads of a drop set from what is here: at each drop the nearest to a fifth less, and no more than so many. Source: 110, 90, 70 of handbook D6. */
+export function dropsFrom(loadKg: number, assembledKg: readonly number[], count = 3): number[] {
+  const loads = [loadKg];
+  while (loads.length < count) {
+    const wantedKg = (loads.at(-1) ?? 0) * (1 - DROP_FRACTION);
+    const below = assembledKg.filter((kg) => kg > 0 && kg < (loads.at(-1) ?? 0) - 1e-9);
+    const [next] = below.toSorted((a, b) => Math.abs(a - wantedKg) - Math.abs(b - wantedKg));
+    if (next === undefined) break;
+    loads.push(next);
+  }
+  return loads;
+}
+const DROP_FRACTION = 0.2;
 
 /** Bands in the order they are taken: what resists from the lightest, what supports from the strongest. One level is one lever. */
 export const bandLadder = <B extends { pullKg: number }>(bands: readonly B[], use: "resists" | "supports"): B[] =>

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import { PRESET_IDS, schoolOf } from "../school/school";
 import { DOSE_LIMITS } from "./dose";
-import { bandLadder, dropSet, goalLoadKg, nextLoad, proteinG, tradeIn, tradeLb } from "./load";
+import { bandLadder, dropSet, dropsFrom, goalLoadOf, goalLoadKg, nextLoad, proteinG, tradeIn, tradeLb } from "./load";
 import { proposedDose, PURPOSES } from "./purpose";
 import { sideDoses } from "./sides";
 import { repetitionsIn, tempoFrom, tensionS } from "./tempo";
@@ -42,6 +42,15 @@ describe("loads", () => {
     expect(nextLoad(20, [20, 21.5, 25])).toMatchObject({ ok: true, toKg: 21.5 });
     expect(nextLoad(4, [4, 6])).toMatchObject({ ok: true, toKg: 6 }); // ten kilograms and less go by the kit
     expect(nextLoad(25, [25])).toMatchObject({ ok: false, nextKg: null });
+  });
+  test("drops go to what is here, each about a fifth less, and end where nothing is lighter", () => {
+    expect(dropsFrom(110, [0, 50, 70, 80, 90, 100])).toEqual([110, 90, 70]);
+    expect(dropsFrom(10, [0, 10, 20])).toEqual([10]);
+    expect([goalLoadOf({ code: "S23" }), goalLoadOf({ code: "own", basedOn: "L12" }), goalLoadOf({ code: "B01" })]).toEqual([
+      "steep-squat",
+      "knee-forward-step",
+      null,
+    ]);
   });
   test("a drop set, bands in their order, and numbers as the trade says them", () => {
     const drop = dropSet([110, 90, 70], 10);

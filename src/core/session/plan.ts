@@ -28,6 +28,8 @@ export interface TrainingPlan {
   alternates?: boolean;
   /** What the joint was not ready for, and when it is tried again. */
   setAside?: readonly SetAside[];
+  /** A goal in the client's own unit, by what it was, is and shall be. */
+  ownGoal?: OwnGoal | undefined;
   /** The trainer's own words, printed on the sheet. */
   note: string;
   /** The one improvement of the week. */
@@ -37,6 +39,15 @@ export interface TrainingPlan {
   /** When it was kept, to be told from what was decided since. ISO 8601. */
   keptAt: string;
 }
+
+export interface OwnGoal {
+  name: string;
+  unit: string;
+  from: number;
+  now: number;
+  to: number;
+}
+export const OWN_GOAL_LIMITS = { min: -10_000, max: 1_000_000 } as const;
 
 /** An exercise left out for now. Source: handbook B4, 4. */
 export interface SetAside {

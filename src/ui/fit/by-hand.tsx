@@ -2,14 +2,18 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { Variation } from "../../core/catalogue/variation";
+import { goalLoadOf } from "../../core/dose/load";
+import { assembledFor } from "../../core/fit/assemble";
 import { benchAtKneeM, footSplit, poleHand, staggeredLoad } from "../../core/fit/by-hand";
 import type { FitContext } from "../../core/fit/context";
 import { rangeOf } from "../../core/templates/form";
-import { harderOf, type LeverId, type Setting } from "../../core/templates/lever";
+import { harderOf, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
 import { kgfFromN, nFromKgf, type UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
+import { Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { HandScale } from "../scales/hand-scale";
+import { bandsText, dropSetText, goalLoadText, nextLoadText } from "../text/load-text";
 import { massText, lengthText } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 
@@ -48,6 +52,34 @@ function sums(
   return said;
 }
 
+/** Where nobody has listed the weights: every one that the usual increment makes. */
+const byIncrement = (increment: number): number[] => Array.from({ length: Math.floor(MOST_LOAD_KG / increment) + 1 }, (_, i) => i * increment);
+const MOST_LOAD_KG = 200;
+
+/** What the load comes to: where it leads, the next one there is, drops, and bands in their order. */
+function loadSums({ subject, kit }: FitContext, variation: Variation, setting: Setting, units: UnitSystem): string[] {
+  const { massKg } = subject.body;
+  const bands = (["band", "loop-band"] as const).flatMap((kind) =>
+    variation.equipment.includes(kind) ? (kit.assembled?.masses[kind] ?? []) : [],
+  );
+  const holds = variation.parameters["hands"] === "band";
+  const pullN = setting.bandForceN ?? (holds ? setting.handForceN : undefined) ?? null;
+  const inOrder = bandsText(bands, pullN, holds ? "supports" : "resists", units);
+  const loads = variation.levers.flatMap(({ lever }) => {
+    const { kind, unit } = LEVERS[lever];
+    const value = setting[lever] ?? 0;
+    if (kind !== "load" || unit !== "kg") return [];
+    const goal = lever === "loadKg" ? goalLoadOf(variation) : null;
+    const loads = assembledFor(kit.assembled, variation, lever)?.map((each) => each.value) ?? byIncrement(kit.increments[lever]);
+    return [
+      ...(goal ? [goalLoadText(goal, massKg, { ...setting, loadKg: value }, loads, units)] : []),
+      nextLoadText(value, loads, units),
+      dropSetText(value, loads, units) ?? [],
+    ].flat();
+  });
+  return inOrder ? [...loads, inOrder] : loads;
+}
+
 /** What is worked out by hand at the client's side, under the levers; a hand scale reads what the hands carry. */
 export function ByHand({
   context,
@@ -63,9 +95,11 @@ export function ByHand({
   onLever: (lever: LeverId, value: number) => void;
 }) {
   const [isReading, setReading] = useState(false);
+  const [isLoading, setLoading] = useState(false);
   const said = sums(context, variation, setting, units);
+  const loads = loadSums(context, variation, setting, units);
   const lever = HAND_LEVERS.find((each) => rangeOf(context.subject, variation, each));
-  if (said.length === 0 && !lever) return null;
+  if (said.length === 0 && !lever && loads.length === 0) return null;
   return (
     <Line>
       {said.length > 0 && `${said.join("; ")}. `}
@@ -73,6 +107,19 @@ export function ByHand({
         <TextButton onPress={() => setReading(true)}>
           {harderOf(lever) === "more" ? "read the band with a hand scale" : "read the hands with a hand scale"}
         </TextButton>
+      )}
+      {loads.length > 0 && (
+        <>
+          {" "}
+          <TextButton onPress={() => setLoading(true)}>what the load comes to</TextButton>
+          <Ask title="What the load comes to" isOpen={isLoading} onClose={() => setLoading(false)}>
+            <Stack $gap={8}>
+              {loads.map((line) => (
+                <p key={line}>{line}</p>
+              ))}
+            </Stack>
+          </Ask>
+        </>
       )}
       <Ask title="Hand scale" isOpen={isReading} onClose={() => setReading(false)}>
         <HandScale

@@ -3,7 +3,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { Dose, Variation } from "../../core/catalogue/variation";
 import { type Purpose, PURPOSES } from "../../core/dose/purpose";
-import { TEMPO_PRESETS, tempoFrom, tensionS } from "../../core/dose/tempo";
+import { repetitionsIn, TEMPO_PRESETS, tempoFrom, tensionS } from "../../core/dose/tempo";
 import { DOSE_LIMITS, doseS, HOLD_FROM_S, isTimed, phasesOf } from "../../core/dose/dose";
 import { Button, TextButton } from "../kit/button";
 import { NumberField } from "../kit/number-field";
@@ -68,7 +68,10 @@ export function DoseWords(props: {
               {preset}
             </Button>
           ))}
-          <span>{secondsText(tensionS(dose.tempo, dose.repetitionsHigh))} under tension a set</span>
+          <span>
+            {secondsText(tensionS(dose.tempo, dose.repetitionsHigh))} under tension a set; half a minute is{" "}
+            {repetitionsIn(dose.tempo, 30)} repetitions
+          </span>
         </Row>
         <Fields>
           <NumberField

@@ -5,6 +5,7 @@ import { avoidedWords } from "../../core/session/sheet";
 import { TextButton } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Notice, Soft, Stack, Title } from "../kit/layout";
+import { OwnGoal } from "./own-goal";
 import type { PlanState } from "./use-plan";
 
 /** What the trainer adds: the one improvement of the week, and words to the client. Words that judge or promise are pointed out. */
@@ -24,6 +25,7 @@ export function WordsCard({ plan, massKg, isPregnant }: { plan: PlanState; massK
           onChange={(improvement) => change({ improvement })}
         />
         <TextField label="To the client, on the sheet" long maxLength={400} value={draft.note} onChange={(note) => change({ note })} />
+        <OwnGoal plan={plan} />
         {avoided.length > 0 && (
           <Notice>“{avoided.join("”, “")}”: this judges an exercise or promises what nobody can. Say what to do instead.</Notice>
         )}

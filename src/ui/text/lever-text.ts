@@ -4,7 +4,7 @@ import type { Dose } from "../../core/catalogue/variation";
 import { type Assembled, measuredBy } from "../../core/fit/assemble";
 import type { Change, LeverChange } from "../../core/fit/tread";
 import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
-import { angleText, handText, lengthText, massText, percentText, secondsText } from "./quantity-text";
+import { angleText, handText, lengthText, loadText, massText, percentText, secondsText } from "./quantity-text";
 
 /** What the trainer sets, not what the model calls it; the second form stands before a value in a sentence. */
 const NAMES: Readonly<Record<LeverId, readonly [name: string, inSentence: string]>> = {
@@ -68,7 +68,7 @@ export function leverValueText(lever: LeverId, value: number, units: UnitSystem)
     case "N":
       return value > 0 ? handText(value, units) : lever === "handForceN" ? "hands free" : "none";
     case "kg":
-      return value > 0 ? massText(value, units) : "none";
+      return value > 0 ? loadText(value, units) : "none";
     case "fraction":
       return percentText(value);
     case "s":
@@ -81,7 +81,7 @@ export function leverPhrase(lever: LeverId, value: number, units: UnitSystem): s
   const { kind, unit } = LEVERS[lever];
   if (lever === "handForceN") return value > 0 ? `push down ${handText(value, units)}` : "hands free";
   if (kind === "load" && !(value > 0)) return "no load";
-  if (lever === "loadKg") return `${massText(value, units)} in hand`;
+  if (lever === "loadKg") return `${loadText(value, units)} in hand`;
   if (unit === "fraction") return `${percentText(value)} of the weight on it`;
   return `${NAMES[lever][1]} ${leverValueText(lever, value, units)}`;
 }

@@ -1,3 +1,4 @@
+import { tradeIn, tradeLb } from "../../core/dose/load";
 import { inFromM, kgfFromN, lbFromKg, type UnitSystem } from "../../core/units";
 
 /** Rounding is wording: numbers become text here and nowhere else. */
@@ -18,6 +19,12 @@ export function statureText(heightM: number, units: UnitSystem): string {
 
 export const massText = (massKg: number, units: UnitSystem): string =>
   units === "metric" ? `${trimmed(massKg)} kg` : `${Math.round(lbFromKg(massKg))} lb`;
+
+/** A load, and a height it is lifted to, as the trade says them: pounds to five, inches to the half. */
+export const loadText = (massKg: number, units: UnitSystem): string =>
+  units === "metric" ? massText(massKg, units) : `${tradeLb(massKg)} lb`;
+export const tradeHeightText = (heightM: number, units: UnitSystem): string =>
+  units === "metric" ? lengthText(heightM, units) : `${tradeIn(heightM)} in`;
 
 /** A hand force as what a hand scale reads. */
 export const handText = (forceN: number, units: UnitSystem): string => massText(kgfFromN(forceN), units);
