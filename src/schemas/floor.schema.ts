@@ -1,8 +1,11 @@
 import Joi from "joi";
-import { type FloorEvent, SET_ENDS } from "../core/floor/events";
+import { TRAINED } from "../core/catalogue/variation";
+import { type FloorEvent, MOVES_BY, SET_ENDS } from "../core/floor/events";
+import { BELLIES, BODY_PLACES, MOMENTS, PAIN_KINDS } from "../core/floor/told";
 import { WARNING_SIGNS } from "../core/limits/clinician";
 import { PAIN_SCALE } from "../core/progress/morning";
-import { instant, lever, settingSchema, text, uuid, within } from "./fields";
+import { channelSide, instant, lever, maybeWords, settingSchema, side, text, uuid, variationId, within } from "./fields";
+import { doseSchema } from "./plan.schema";
 
 const painScore = within(PAIN_SCALE);
 const repetitions = Joi.number().integer().min(0).max(200);
@@ -10,7 +13,19 @@ const faults = Joi.array().max(20).items(text(60));
 const leftInTank = Joi.number().integer().min(0).max(20);
 const endedBy = Joi.string().valid(...SET_ENDS);
 const kind = Joi.any();
-const change = Joi.object({ repetitions, painScore, leftInTank, faults, endedBy });
+const oneOf = (names: readonly string[]) => Joi.string().valid(...names);
+/** What may be told of a set beside its number. */
+const told = {
+  painKind: oneOf(PAIN_KINDS).allow(null),
+  painPlace: Joi.object({ place: oneOf(BODY_PLACES).required(), side: channelSide.required() }).allow(null),
+  hurtsAt: oneOf(MOMENTS).allow(null),
+  feltIn: oneOf([...TRAINED, "elsewhere"]).allow(null),
+  belly: oneOf(BELLIES).allow(null),
+  lateFaults: faults,
+  foot: Joi.object({ shareFraction: within({ min: 0, max: 1 }).required(), handsKg: within({ min: 0, max: 200 }).required() }).allow(null),
+};
+const change = Joi.object({ repetitions, painScore, leftInTank, faults, endedBy, ...told });
+const place = Joi.object({ variationId: text(80).required(), setting: settingSchema.required() });
 
 /** What one event of each kind carries. */
 const bodies = {
@@ -21,6 +36,8 @@ const bodies = {
     choice: Joi.string().valid("as-planned", "ease-all", "stop").required(),
     note: text(400),
     underRelief: Joi.boolean(),
+    satLong: Joi.boolean(),
+    reason: maybeWords(400),
   }),
   "set-ended": Joi.object({
     kind,
@@ -32,6 +49,7 @@ const bodies = {
     faults: faults.required(),
     endedBy: endedBy.required(),
     workedS: Joi.number().min(0).max(7200),
+    told: Joi.object(told),
   }),
   "set-corrected": Joi.object({ kind, setId: uuid.required(), change: change.required() }),
   "set-voided": Joi.object({ kind, setId: uuid.required() }),
@@ -42,8 +60,11 @@ const bodies = {
       .items(Joi.object({ lever: lever.required(), from: Joi.number().required(), to: Joi.number().required() }))
       .max(10)
       .required(),
-    to: Joi.object({ variationId: text(80).required(), setting: settingSchema.required() }).required(),
+    to: place.required(),
     setCount: Joi.number().integer().min(1).max(20).allow(null).required(),
+    by: oneOf(MOVES_BY),
+    dose: doseSchema,
+    reason: maybeWords(400),
   }),
   "ease-undone": Joi.object({ kind, easedEventId: uuid.required() }),
   "warning-sign": Joi.object({
@@ -55,6 +76,22 @@ const bodies = {
   "item-skipped": Joi.object({ kind, itemId: uuid.required() }),
   "item-resumed": Joi.object({ kind, itemId: uuid.required() }),
   "item-stopped": Joi.object({ kind, itemId: uuid.required() }),
+  "went-on": Joi.object({ kind, itemId: uuid.required() }),
+  "item-added": Joi.object({
+    kind,
+    itemId: uuid.required(),
+    place: Joi.object({ variationId: variationId.required(), setting: settingSchema.required() }).required(),
+    side: side.required(),
+    dose: doseSchema.required(),
+    reason: maybeWords(400),
+  }),
+  "items-ordered": Joi.object({ kind, itemIds: Joi.array().items(uuid).max(60).unique().required() }),
+  compared: Joi.object({
+    kind,
+    itemId: uuid.required(),
+    cues: Joi.array().items(text(200)).length(2).required(),
+    lighter: Joi.number().valid(0, 1).allow(null).required(),
+  }),
   "session-ended": Joi.object({ kind }),
   "session-continued": Joi.object({ kind }),
   "effort-told": Joi.object({ kind, effortScore: within(PAIN_SCALE).integer().required() }),

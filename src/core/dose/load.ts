@@ -14,8 +14,7 @@ const GOAL_BY_CODE: Readonly<Partial<Record<string, GoalLoad>>> = {
   L14: "knee-forward-step",
 };
 /** The goal a row's load is on its way to; none for most. A trainer's own row has that of the row it was made from. */
-export const goalLoadOf = ({ code, basedOn }: { code: string; basedOn?: string }): GoalLoad | null =>
-  GOAL_BY_CODE[basedOn ?? code] ?? null;
+export const goalLoadOf = ({ code, basedOn }: { code: string; basedOn?: string }): GoalLoad | null => GOAL_BY_CODE[basedOn ?? code] ?? null;
 /** 70 kg makes 17.5, 35 and 70; of the loads that can be assembled the nearest that is not more. */
 export function goalLoadKg(massKg: number, goal: GoalLoad, assembledKg: readonly number[] | null = null): number {
   const wantedKg = GOAL_SHARES[goal] * massKg;

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import type { LeverChange } from "../fit/tread";
 import { describe, expect, test } from "vitest";
 import {
   asksAtOnce,
@@ -63,7 +64,7 @@ describe("a session's events", () => {
       ["a", 11, null],
       ["b", 12, 2],
     ]);
-    expect(state.eases).toHaveLength(1);
+    expect(state.moves).toHaveLength(1);
     expect(state.endedAt).not.toBeNull();
     expect([state.effortScore, floorState([]).effortScore]).toEqual([6, null]); // the last word counts, and none is none
   });
@@ -82,12 +83,12 @@ describe("a session's events", () => {
     const ease = SESSION[3];
     if (!ease) throw new Error("no ease");
     const undone = event({ kind: "ease-undone", easedEventId: ease.id }, 90);
-    expect(placeNow(PLANNED, "item", floorState([...SESSION, undone]).eases)).toMatchObject(PLANNED);
-    expect(placeNow(PLANNED, "item", floorState(SESSION).eases)).toMatchObject(EASED);
-    expect(placeNow(PLANNED, "another", floorState(SESSION).eases)).toMatchObject(PLANNED);
+    expect(placeNow(PLANNED, "item", floorState([...SESSION, undone]).moves)).toMatchObject(PLANNED);
+    expect(placeNow(PLANNED, "item", floorState(SESSION).moves)).toMatchObject(EASED);
+    expect(placeNow(PLANNED, "another", floorState(SESSION).moves)).toMatchObject(PLANNED);
   });
   test("fewer sets stay fewer, whatever is eased after", () => {
-    expect(placeNow(PLANNED, "item", floorState([eased(10, 2), eased(20)]).eases)).toMatchObject({ ...EASED, setCount: 2 });
+    expect(placeNow(PLANNED, "item", floorState([eased(10, 2), eased(20)]).moves)).toMatchObject({ ...EASED, setCount: 2 });
   });
   test("a warning sign is never taken back, and never undone into a clean set", () => {
     const sign = event({ kind: "warning-sign", sign: "chest-pain" }, 100);
@@ -103,6 +104,96 @@ describe("a session's events", () => {
   });
   test("a session ended too early goes on", () => {
     expect(floorState([...SESSION, event({ kind: "session-continued" }, 210)]).endedAt).toBeNull();
+  });
+});
+
+describe("a session of any events", () => {
+  const uuid = fc.constantFrom("a", "b", "c");
+  const item = fc.constantFrom("item", "other");
+  const place = fc.record({
+    variationId: fc.constantFrom("raised-sit-to-stand", "goblet-squat"),
+    setting: fc.constant({ seatHeightM: 0.6 }),
+  });
+  const body: fc.Arbitrary<FloorEventBody> = fc.oneof(
+    fc.record({
+      kind: fc.constant("checked-in" as const),
+      painScore: fc.integer({ min: 0, max: 10 }),
+      newSwelling: fc.boolean(),
+      choice: fc.constantFrom("as-planned" as const, "ease-all" as const),
+    }),
+    fc.record({
+      kind: fc.constant("set-ended" as const),
+      setId: uuid,
+      itemId: item,
+      setting: fc.constant({ seatHeightM: 0.6 }),
+      repetitions: fc.nat(20),
+      painScore: fc.option(fc.nat(10)),
+      faults: fc.constant([] as string[]),
+      endedBy: fc.constantFrom(...SET_ENDS),
+    }),
+    fc.record({
+      kind: fc.constant("set-corrected" as const),
+      setId: uuid,
+      change: fc.record(
+        {
+          repetitions: fc.nat(20),
+          painScore: fc.nat(10),
+          endedBy: fc.constantFrom(...SET_ENDS),
+          painKind: fc.constantFrom("ache" as const, "sharp" as const, null),
+          hurtsAt: fc.constantFrom("bottom" as const, null),
+        },
+        { requiredKeys: [] },
+      ),
+    }),
+    fc.record({ kind: fc.constant("set-voided" as const), setId: uuid }),
+    fc.record({
+      kind: fc.constant("eased" as const),
+      itemId: item,
+      levers: fc.constant<LeverChange[]>([]),
+      to: place,
+      setCount: fc.option(fc.integer({ min: 1, max: 4 })),
+      by: fc.constantFrom("ease" as const, "build" as const, "swap" as const),
+    }),
+    fc.record({ kind: fc.constant("ease-undone" as const), easedEventId: fc.nat(30).map((n) => `event-${n}`) }),
+    fc.record({ kind: fc.constant("warning-sign" as const), sign: fc.constantFrom("faint", "chest-pain") }),
+    fc.record({
+      kind: fc.constantFrom("item-stopped" as const, "item-skipped" as const, "item-resumed" as const, "went-on" as const),
+      itemId: item,
+    }),
+    fc.record({ kind: fc.constant("items-ordered" as const), itemIds: fc.shuffledSubarray(["item", "other"]) }),
+    fc.record({ kind: fc.constantFrom("session-ended" as const, "session-continued" as const) }),
+    fc.record({ kind: fc.constant("effort-told" as const), effortScore: fc.nat(10) }),
+  );
+  /** Events of two tablets whose clocks are 40 s apart; some are received by the studio, in one order; the last are still on the tablet in hand. */
+  const session = fc.tuple(fc.array(body, { minLength: 4, maxLength: 24 }), fc.nat(24)).map(([bodies, receivedCount]) =>
+    bodies.map((each, i): FloorEvent => ({
+      id: `event-${i}`,
+      deviceId: i % 2 === 0 || i >= receivedCount ? "fast" : "slow",
+      sequence: i,
+      sessionId: "session",
+      occurredAt: new Date(Date.UTC(2026, 10, 26, 16, 0, i + (i % 2 === 0 ? 40 : 0))).toISOString(),
+      ...(i < receivedCount ? { receipt: i + 1 } : {}),
+      body: each,
+    })),
+  );
+  test("ends in one state in 1,000 shuffled, doubled orders", () => {
+    const seen = new Set<string>();
+    fc.assert(
+      fc.property(
+        session.chain((events) =>
+          fc.tuple(fc.constant(events), fc.shuffledSubarray([...events, ...events], { minLength: 2 * events.length })),
+        ),
+        ([events, arrived]) => {
+          const state = floorState(events);
+          for (const { body: told } of events) seen.add(told.kind);
+          expect(floorState(arrived)).toEqual(state);
+          // a sign is never lost, and never less than what was tapped
+          expect(state.warnings).toHaveLength(events.filter(({ body: told }) => told.kind === "warning-sign").length);
+        },
+      ),
+      { numRuns: 1000 },
+    );
+    expect(seen.size).toBe(15); // every kind was among them
   });
 });
 
@@ -180,7 +271,7 @@ describe("no clock orders a session", () => {
       floorState([
         { ...event({ kind: "ease-undone", easedEventId: ease.id }, 9), receipt: 1 },
         { ...ease, receipt: 2 },
-      ]).eases,
+      ]).moves,
     ).toEqual([]);
   });
 });

@@ -1,11 +1,15 @@
 import type { Dose } from "../catalogue/variation";
 import type { LeverChange } from "../fit/tread";
 import type { Place } from "../fit/context";
+import type { Side } from "../mechanics/channels";
 import type { Setting } from "../templates/lever";
+import { type Belly, type PainKind, type Told, UNTOLD } from "./told";
 
 /** How a set came to its end; anything but a tap on the pain number is no clean set. */
-export const SET_ENDS = ["pain-tap", "sharp", "spreading", "belly", "warning-sign"] as const;
+export const SET_ENDS = ["pain-tap", "sharp", "spreading", "belly", "joint", "cramp", "form-lost", "warning-sign"] as const;
 export type SetEnd = (typeof SET_ENDS)[number];
+/** Ends after which the same may simply be gone on with: nothing hurt. */
+export const HARMLESS_ENDS: readonly SetEnd[] = ["cramp", "form-lost"];
 
 /** One set as it was done. What was not said stays null: pain and effort are never assumed. */
 export interface PerformedSet {
@@ -15,6 +19,9 @@ export interface PerformedSet {
   /** Fault ids seen; none means clean. */
   faults: readonly string[];
   endedBy: SetEnd;
+  /** What kind of pain it was; null where nobody said. Muscle work is no pain of a joint. */
+  painKind?: PainKind | null;
+  belly?: Belly | null;
 }
 
 export type CheckInChoice = "as-planned" | "ease-all" | "stop";
@@ -29,6 +36,10 @@ export type FloorEventBody =
       note?: string;
       /** More pain relief than usual, or an injection within two weeks: what is calm under it proves nothing. */
       underRelief?: boolean;
+      /** Hours of sitting before, a shift or a long drive: joints start stiff. */
+      satLong?: boolean;
+      /** Why it goes as planned though the rule says otherwise. */
+      reason?: string;
     }
   | {
       kind: "set-ended";
@@ -41,19 +52,28 @@ export type FloorEventBody =
       endedBy: SetEnd;
       /** Seconds of the set by its timer, where it ran. */
       workedS?: number;
+      told?: Partial<Told>;
     }
   | {
       kind: "set-corrected";
       setId: string;
-      change: { repetitions?: number; painScore?: number; leftInTank?: number; faults?: string[]; endedBy?: SetEnd };
+      change: { repetitions?: number; painScore?: number; leftInTank?: number; faults?: string[]; endedBy?: SetEnd } & Partial<Told>;
     }
   | { kind: "set-voided"; setId: string }
-  /** What the item is from here on: levers moved, another row, or fewer sets. */
-  | { kind: "eased"; itemId: string; levers: LeverChange[]; to: Place; setCount: number | null }
+  /** What the item is from here on: levers moved, another row, or fewer sets. Without `by` it was eased. */
+  | { kind: "eased"; itemId: string; levers: LeverChange[]; to: Place; setCount: number | null; by?: MovedBy; reason?: string; dose?: Dose }
   | { kind: "ease-undone"; easedEventId: string }
   /** Closes planning at once; only a clinician's recorded clearance lifts it. */
   | { kind: "warning-sign"; sign: string }
   | { kind: "item-stopped"; itemId: string }
+  /** A set that asked and hurt nothing is gone on after. */
+  | { kind: "went-on"; itemId: string }
+  /** One more exercise, made on the floor. */
+  | { kind: "item-added"; itemId: string; place: Place; side: Side; dose: Dose; reason?: string }
+  /** The items in another order, by hand. */
+  | { kind: "items-ordered"; itemIds: string[] }
+  /** Two cues, one after the other, and which felt lighter. */
+  | { kind: "compared"; itemId: string; cues: [string, string]; lighter: 0 | 1 | null }
   /** Left out today, for want of time or by choice; it can be taken up again. */
   | { kind: "item-skipped"; itemId: string }
   | { kind: "item-resumed"; itemId: string }
@@ -62,6 +82,10 @@ export type FloorEventBody =
   | { kind: "effort-told"; effortScore: number }
   /** Ended too early: the session goes on. */
   | { kind: "session-continued" };
+
+/** How an item came to be at another place than planned. */
+export const MOVES_BY = ["ease", "build", "set-up", "swap"] as const;
+export type MovedBy = (typeof MOVES_BY)[number];
 
 export interface FloorEvent {
   id: string;
@@ -84,7 +108,7 @@ export interface Verdict {
   refused: { id: string; code: EventRefusal }[];
 }
 
-export interface FloorSet extends PerformedSet {
+export interface FloorSet extends Omit<PerformedSet, keyof Told>, Told {
   id: string;
   itemId: string;
   setting: Setting;
@@ -93,20 +117,51 @@ export interface FloorSet extends PerformedSet {
   /** Its place among the events of the session. */
   order: number;
 }
-export interface FloorEase {
+export interface FloorMove {
   eventId: string;
   order: number;
   itemId: string;
+  by: MovedBy;
   levers: readonly LeverChange[];
   to: Place;
   setCount: number | null;
+  /** The dose there, where the row became another. */
+  dose: Dose | null;
+  /** Why, where the rules did not propose it. */
+  reason: string;
+}
+export interface AddedItem {
+  itemId: string;
+  place: Place;
+  side: Side;
+  dose: Dose;
+  /** Why, where what it asks was not measured. */
+  reason: string;
+}
+export interface Comparison {
+  itemId: string;
+  cues: readonly [string, string];
+  lighter: 0 | 1 | null;
 }
 
 export interface FloorState {
-  checkIn: { painScore: number; newSwelling: boolean; choice: CheckInChoice; underRelief: boolean } | null;
+  checkIn: {
+    painScore: number;
+    newSwelling: boolean;
+    choice: CheckInChoice;
+    underRelief: boolean;
+    satLong: boolean;
+    reason: string;
+  } | null;
   sets: FloorSet[];
-  /** Eases in force, oldest first. */
-  eases: FloorEase[];
+  /** Changes of place in force, oldest first: eases, and what was moved by hand. */
+  moves: FloorMove[];
+  added: AddedItem[];
+  /** The items as they were put in order by hand; null as planned. */
+  ordered: readonly string[] | null;
+  compared: Comparison[];
+  /** Where somebody went on after a set that asked: the item, and its place among the events. */
+  wentOn: { itemId: string; order: number }[];
   stoppedItemIds: string[];
   skippedItemIds: string[];
   warnings: { eventId: string; sign: string; at: string }[];
@@ -134,7 +189,11 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
   const undone = new Set(ordered.flatMap(({ body }) => (body.kind === "ease-undone" ? [body.easedEventId] : [])));
   const state: Omit<FloorState, "sets"> = {
     checkIn: null,
-    eases: [],
+    moves: [],
+    added: [],
+    ordered: null,
+    compared: [],
+    wentOn: [],
     stoppedItemIds: [],
     skippedItemIds: [],
     warnings: [],
@@ -143,8 +202,10 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
   };
   ordered.forEach(({ occurredAt, body }, order) => {
     if (body.kind !== "set-ended") return;
-    const { setId, itemId, setting, repetitions, painScore, faults, endedBy, workedS = null } = body;
+    const { setId, itemId, setting, repetitions, painScore, faults, endedBy, workedS = null, told } = body;
     const set = {
+      ...UNTOLD,
+      ...told,
       id: setId,
       itemId,
       setting,
@@ -165,8 +226,8 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
       case "ease-undone":
         break; // read above
       case "checked-in": {
-        const { painScore, newSwelling, choice, underRelief = false } = body;
-        state.checkIn = { painScore, newSwelling, choice, underRelief };
+        const { painScore, newSwelling, choice, underRelief = false, satLong = false, reason = "" } = body;
+        state.checkIn = { painScore, newSwelling, choice, underRelief, satLong, reason };
         break;
       }
       case "set-corrected": {
@@ -181,8 +242,23 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         voided.add(body.setId);
         break;
       case "eased":
-        if (!undone.has(id))
-          state.eases.push({ eventId: id, order, itemId: body.itemId, levers: body.levers, to: body.to, setCount: body.setCount });
+        if (!undone.has(id)) {
+          const { itemId, levers, to, setCount, by = "ease", reason = "", dose = null } = body;
+          state.moves.push({ eventId: id, order, itemId, by, levers, to, setCount, reason, dose });
+        }
+        break;
+      case "went-on":
+        state.wentOn.push({ itemId: body.itemId, order });
+        break;
+      case "item-added":
+        if (!state.added.some(({ itemId }) => itemId === body.itemId))
+          state.added.push({ itemId: body.itemId, place: body.place, side: body.side, dose: body.dose, reason: body.reason ?? "" });
+        break;
+      case "items-ordered":
+        state.ordered = body.itemIds;
+        break;
+      case "compared":
+        state.compared.push({ itemId: body.itemId, cues: body.cues, lighter: body.lighter });
         break;
       case "warning-sign":
         state.warnings.push({ eventId: id, sign: body.sign, at: occurredAt });
@@ -205,32 +281,41 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         state.effortScore = body.effortScore;
     }
   }
-  return { ...state, sets: [...sets.values()].filter((set) => !voided.has(set.id)) };
+  return { ...state, sets: [...sets.values()].filter((set) => !voided.has(set.id)).map(sharpIfSaid) };
 }
 
-/** What an item is at now: as planned, or as it was last eased. */
-export function placeNow(planned: Place & { setCount: number }, itemId: string, eases: FloorState["eases"]): Place & { setCount: number } {
-  const own = eases.filter((ease) => ease.itemId === itemId);
+/** Sharp pain ends a set whatever its number was, even when it is only told afterwards. */
+const sharpIfSaid = (set: FloorSet): FloorSet =>
+  set.painKind === "sharp" && (set.endedBy === "pain-tap" || HARMLESS_ENDS.includes(set.endedBy)) ? { ...set, endedBy: "sharp" } : set;
+
+/** What an item is at now: as planned, or where it was last moved to. */
+export function placeNow(planned: Place & { setCount: number }, itemId: string, moves: FloorState["moves"]): Place & { setCount: number } {
+  const own = moves.filter((move) => move.itemId === itemId);
   const fewest = own.reduce((least, { setCount }) => Math.min(least, setCount ?? least), planned.setCount);
   return { ...(own.at(-1)?.to ?? planned), setCount: fewest };
 }
 
-/** What is left of a mixed dose: the harder sets come first, and none is left once something was eased. */
-export function doseLeft({ mixed, ...dose }: Dose, setsDone: number, isEased: boolean): Dose {
-  return mixed && !isEased && setsDone < mixed.setCount ? { ...dose, mixed } : dose;
+/** What is left of a mixed dose: the harder sets come first, and none is left once something was changed. */
+export function doseLeft({ mixed, ...dose }: Dose, setsDone: number, isMoved: boolean): Dose {
+  return mixed && !isMoved && setsDone < mixed.setCount ? { ...dose, mixed } : dose;
 }
 
 /** Whether a set ended in a way that stops the countdown and asks one large question. */
-export const asksAtOnce = (set: Pick<PerformedSet, "endedBy" | "painScore">, limitScore: number): boolean =>
-  set.endedBy !== "pain-tap" || (set.painScore !== null && !(set.painScore <= limitScore));
+export const asksAtOnce = (set: Pick<PerformedSet, "endedBy" | "painScore" | "painKind">, limitScore: number): boolean =>
+  set.endedBy !== "pain-tap" || isOverNumber(set, limitScore);
+/** Joint pain over the agreed number; a muscle's work is none. NaN falls on the safe side. */
+export const isOverNumber = ({ painScore, painKind }: Pick<PerformedSet, "painScore" | "painKind">, limitScore: number): boolean =>
+  painScore !== null && painKind !== "muscle-work" && !(painScore <= limitScore);
 
 /**
  * The set that the floor has not been answered about: the last one, where it ended in a way that asks, and its item was
- * neither eased nor stopped since.
+ * neither eased, changed nor stopped since; nor gone on with, where nothing hurt.
  */
-export function unansweredSet({ sets, eases, stoppedItemIds, endedAt }: FloorState, limitScore: number): FloorSet | null {
+export function unansweredSet({ sets, moves, wentOn, stoppedItemIds, endedAt }: FloorState, limitScore: number): FloorSet | null {
   const last = sets.at(-1);
   if (!last || endedAt !== null || !asksAtOnce(last, limitScore)) return null;
-  const isEased = eases.some(({ itemId, order }) => itemId === last.itemId && order > last.order);
-  return isEased || stoppedItemIds.includes(last.itemId) ? null : last;
+  const isSince = ({ itemId, order }: { itemId: string; order: number }): boolean => itemId === last.itemId && order > last.order;
+  const isEased = moves.some((move) => (move.by === "ease" || move.by === "swap") && isSince(move));
+  const isOn = HARMLESS_ENDS.includes(last.endedBy) && !isOverNumber(last, limitScore) && wentOn.some(isSince);
+  return isEased || isOn || stoppedItemIds.includes(last.itemId) ? null : last;
 }

@@ -18,6 +18,19 @@ export const isLeft = (item: OrderedItem, told: Told): boolean =>
 /** Items that go in turn, as one; most stand alone. */
 export const turnsOf = (items: readonly OrderedItem[]): OrderedItem[][] => chains(items, ({ inTurn }) => inTurn);
 
+/** Items in the order they were put by hand; one that was not there then keeps its place after those before it. */
+export function orderedBy<T extends { itemId: string }>(items: readonly T[], ordered: readonly string[] | null): T[] {
+  if (!ordered) return [...items];
+  const placeOf = (item: T, i: number): number => {
+    const known = ordered.indexOf(item.itemId);
+    if (known >= 0) return known;
+    const before = items.slice(0, i).findLast(({ itemId }) => ordered.includes(itemId));
+    return before ? ordered.indexOf(before.itemId) + 0.5 : -0.5;
+  };
+  const places = new Map(items.map((item, i) => [item.itemId, placeOf(item, i)]));
+  return items.toSorted((a, b) => (places.get(a.itemId) ?? 0) - (places.get(b.itemId) ?? 0));
+}
+
 /** Whose set is next: what was begun first, then the first exercise with any left; of those that go in turn the one with fewest done. Null when all is done. */
 export function nextItem(items: readonly OrderedItem[], told: Told): OrderedItem | null {
   const last = told.sets.at(-1)?.itemId;

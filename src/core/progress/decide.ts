@@ -4,7 +4,7 @@ import type { FitReason, Judgement } from "../fit/judge";
 import type { Stepped } from "../fit/step";
 import type { Change, Tread } from "../fit/tread";
 import type { Place } from "../fit/context";
-import type { PerformedSet } from "../floor/events";
+import { isOverNumber, type PerformedSet } from "../floor/events";
 import type { Day } from "../day";
 import type { NumberChannelId } from "../mechanics/channels";
 import type { MorningClass } from "./morning";
@@ -55,7 +55,18 @@ const HOLDS_NOTICED = 3;
 const SHARP_NOTICED = 3;
 
 export type DecisionReason =
-  | { code: "no-session" | "sharp-pain" | "spreading-pain" | "belly-pressure" | "new-swelling" | "flare" | "noticed" | "morning-missing" }
+  | {
+      code:
+        | "no-session"
+        | "sharp-pain"
+        | "joint-pressure"
+        | "spreading-pain"
+        | "belly-pressure"
+        | "new-swelling"
+        | "flare"
+        | "noticed"
+        | "morning-missing";
+    }
   | { code: "warning-sign"; signs: readonly string[] }
   | { code: "rung-forbidden"; reason: FitReason }
   | { code: "not-measured"; reason: FitReason }
@@ -114,7 +125,8 @@ function setback({ sets, response, newSwelling }: SessionOutcome, limitScore: nu
   if (ended("sharp")) return { reason: { code: "sharp-pain" }, by: "two" };
   if (newSwelling) return { reason: { code: "new-swelling" }, by: "two" };
   if (response === "flare") return { reason: { code: "flare" }, by: "two" };
-  const over = sets.find(({ painScore }) => painScore !== null && !(painScore <= limitScore));
+  const over = sets.find((set) => isOverNumber(set, limitScore));
+  if (!over && ended("joint")) return { reason: { code: "joint-pressure" }, by: "one" };
   return over ? { reason: { code: "pain-over-number", painScore: over.painScore ?? NaN, limitScore }, by: "one" } : null;
 }
 
@@ -124,13 +136,13 @@ export function isAsPrescribed(
   dose: Dose,
   limitScore: number,
 ): boolean {
-  const isGood = ({ painScore, endedBy, repetitions }: PerformedSet): boolean =>
-    endedBy === "pain-tap" && painScore !== null && painScore <= limitScore && repetitions >= dose.repetitionsLow;
+  const isGood = (set: PerformedSet): boolean =>
+    set.endedBy === "pain-tap" && set.painScore !== null && !isOverNumber(set, limitScore) && set.repetitions >= dose.repetitionsLow;
   return !eased && uncounted === null && sets.length >= dose.setCount && sets.every(isGood);
 }
 
 /** The first thing that keeps a session from counting toward a build, or null when it counts. */
-function shortfall({ sets, response, eased, uncounted }: SessionOutcome, dose: Dose): DecisionReason | null {
+export function shortfall({ sets, response, eased, uncounted }: SessionOutcome, dose: Dose): DecisionReason | null {
   const goal = dose.repetitionsHigh;
   if (response === null) return { code: "morning-missing" };
   if (response !== "calm") return { code: "noticed" };
@@ -141,7 +153,7 @@ function shortfall({ sets, response, eased, uncounted }: SessionOutcome, dose: D
   if (unsaid >= 0) return { code: "pain-not-recorded", setNumber: unsaid + 1 };
   const shortSet = sets.findIndex(({ repetitions }) => !(repetitions >= goal));
   if (shortSet >= 0) return { code: "repetitions-short", setNumber: shortSet + 1, repetitions: sets[shortSet]?.repetitions ?? 0, goal };
-  const faults = [...new Set(sets.flatMap((set) => set.faults))];
+  const faults = [...new Set(sets.flatMap(faultsOf))];
   if (faults.length > 0) return { code: "form-not-clean", faults };
   const last = sets.at(-1);
   const tank = last?.leftInTank ?? null;
@@ -149,6 +161,14 @@ function shortfall({ sets, response, eased, uncounted }: SessionOutcome, dose: D
     return { code: "tank-short", repetitions: last?.repetitions ?? 0, leftInTank: tank, needed: goal + TANK_MARGIN };
   return null;
 }
+
+const END_FAULTS: Partial<Record<PerformedSet["endedBy"], string>> = { "form-lost": "form-lost", cramp: "cramp" };
+/** Faults seen, and whatever else was not clean in a set. */
+const faultsOf = ({ faults, endedBy, belly }: PerformedSet): string[] => [
+  ...faults,
+  ...(END_FAULTS[endedBy] ? [END_FAULTS[endedBy]] : []),
+  ...(belly === "ridge" ? ["belly-ridge"] : []),
+];
 
 const decided = (move: DecisionMove, next: Next | null, ...reasons: [DecisionReason, ...DecisionReason[]]): Decision => ({
   move,

@@ -24,8 +24,18 @@ const subject = (of: ClientRecord) => {
   if (!found) throw new Error("no body");
   return found;
 };
-const EASED: SessionFact["eases"] = [
-  { eventId: "e", order: 0, itemId: "item-s2", levers: [], to: { variationId: "raised-sit-to-stand", setting: {} }, setCount: null },
+const EASED: SessionFact["moves"] = [
+  {
+    eventId: "e",
+    order: 0,
+    itemId: "item-s2",
+    levers: [],
+    to: { variationId: "raised-sit-to-stand", setting: {} },
+    setCount: null,
+    by: "ease",
+    reason: "",
+    dose: null,
+  },
 ];
 
 describe("a decision", () => {
@@ -54,9 +64,9 @@ describe("a decision", () => {
   });
   test("does not count what was eased, stopped, or not begun as planned", () => {
     for (const more of [
-      { eases: EASED },
+      { moves: EASED },
       { stoppedItemIds: ["item-s2"] },
-      { checkIn: { painScore: 1, newSwelling: false, choice: "ease-all" as const, underRelief: false } },
+      { checkIn: { painScore: 1, newSwelling: false, choice: "ease-all" as const, underRelief: false, satLong: false, reason: "" } },
     ])
       expect(decided(record({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", more)] }))).toMatchObject({
         move: "hold",
@@ -65,7 +75,7 @@ describe("a decision", () => {
   });
   test("an ease of another exercise is not this one's", () => {
     const eases = EASED.map((ease) => ({ ...ease, itemId: "another" }));
-    expect(decided(record({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", { eases })] }))?.move).toBe(
+    expect(decided(record({ sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", { moves: eases })] }))?.move).toBe(
       "build",
     );
   });
@@ -81,7 +91,9 @@ describe("a decision", () => {
         doneSession("l", "2026-10-07", { prescriptionId: "p-l" }),
         doneSession("o", "2026-10-07", { prescriptionId: "p-o" }),
         doneSession("e", "2026-10-08", { sets: [] }),
-        doneSession("s2", "2026-10-09", { checkIn: { painScore: 1, newSwelling: false, choice: "as-planned", underRelief: false } }),
+        doneSession("s2", "2026-10-09", {
+          checkIn: { painScore: 1, newSwelling: false, choice: "as-planned", underRelief: false, satLong: false, reason: "" },
+        }),
       ],
     });
     expect(decided(others)?.move).toBe("build");
@@ -326,7 +338,7 @@ describe("history", () => {
       { sets: sets({ painScore: null }) },
       { sets: sets({ endedBy: "sharp" }) },
       { sets: sets({ endedBy: "spreading" }) },
-      { eases: EASED },
+      { moves: EASED },
       { warnings: [{ eventId: "e", sign: "faint", at: "" }] },
     ])
       expect(proposal(second(more))).toBeNull();

@@ -38,7 +38,7 @@ export function hadInjection({ screen }: Pick<ClientRecord, "screen">, day: Day)
 /** What one item of a session came to, and the morning after. */
 export function outcomeOf(record: ClientRecord, session: SessionFact, item: ItemFact): SessionOutcome {
   const response = responseTo(record, session);
-  const isEased = session.eases.some(({ itemId }) => itemId === item.id) || session.stoppedItemIds.includes(item.id);
+  const isEased = session.moves.some(({ itemId }) => itemId === item.id) || session.stoppedItemIds.includes(item.id);
   return {
     day: session.day,
     sets: session.sets.filter(({ itemId }) => itemId === item.id),

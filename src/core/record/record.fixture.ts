@@ -1,6 +1,7 @@
 import { variationById } from "../catalogue/catalogue";
 import { calmCeilings, complaint } from "../fit/fit.fixture";
 import type { FloorSet } from "../floor/events";
+import { UNTOLD } from "../floor/told";
 import type { ClientRecord, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
 
 /** One invented client's record for tests: calm on a 58 cm seat, two good sessions at 64 cm. */
@@ -8,6 +9,7 @@ export const RAISED = variationById("raised-sit-to-stand");
 export const TODAY = "2026-10-10";
 
 export const doneSet = (itemId: string, n: number, more: Partial<FloorSet> = {}): FloorSet => ({
+  ...UNTOLD,
   id: `${itemId}-${n}`,
   itemId,
   setting: {},
@@ -27,7 +29,11 @@ export const doneSession = (id: string, day: string, more: Partial<SessionFact> 
     id,
     day,
     checkIn: null,
-    eases: [],
+    moves: [],
+    added: [],
+    ordered: null,
+    compared: [],
+    wentOn: [],
     stoppedItemIds: [],
     skippedItemIds: [],
     warnings: [],

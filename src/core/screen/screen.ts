@@ -126,6 +126,9 @@ export const carefulFrom = (answers: ScreenAnswers): Careful[] => [
   ...new Set(conditionsOf(answers).flatMap(({ id }) => kindOf(id)?.careful ?? [])),
 ];
 
+/** Whether how the belly looks is asked of every set: in a pregnancy and after one. */
+export const asksBelly = (answers: ScreenAnswers): boolean => conditionsOf(answers).some(({ id }) => kindOf(id)?.family === "pregnancy");
+
 /** Open: a session may be built. Missing: something was not asked. Refer: a clinician looks first. Stop: until one has. */
 export type Gate =
   | { state: "open"; verdict: Verdict }

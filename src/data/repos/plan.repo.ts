@@ -86,6 +86,12 @@ export async function startSession(
   return session.id;
 }
 
+/** One more item at the end of a session. */
+export async function addItem(scope: Scope, em: EntityManager, sessionId: string, { prescriptionId, itemId }: NewItem): Promise<void> {
+  const position = await em.count(SessionItemRow, { studioId: scope.studioId, sessionId });
+  await em.insert(SessionItemRow, { ...stamp(scope, itemId), sessionId, prescriptionId, position, part: null, inTurn: false });
+}
+
 /** A morning's answer; one that corrects another is its next revision, and the old one is kept. */
 export async function recordMorning(
   scope: Scope,

@@ -53,7 +53,8 @@ function sums(
 }
 
 /** Where nobody has listed the weights: every one that the usual increment makes. */
-const byIncrement = (increment: number): number[] => Array.from({ length: Math.floor(MOST_LOAD_KG / increment) + 1 }, (_, i) => i * increment);
+const byIncrement = (increment: number): number[] =>
+  Array.from({ length: Math.floor(MOST_LOAD_KG / increment) + 1 }, (_, i) => i * increment);
 const MOST_LOAD_KG = 200;
 
 /** What the load comes to: where it leads, the next one there is, drops, and bands in their order. */

@@ -69,8 +69,8 @@ export function DoseWords(props: {
             </Button>
           ))}
           <span>
-            {secondsText(tensionS(dose.tempo, dose.repetitionsHigh))} under tension a set; half a minute is{" "}
-            {repetitionsIn(dose.tempo, 30)} repetitions
+            {secondsText(tensionS(dose.tempo, dose.repetitionsHigh))} under tension a set; half a minute is {repetitionsIn(dose.tempo, 30)}{" "}
+            repetitions
           </span>
         </Row>
         <Fields>

@@ -6,13 +6,13 @@ import type { Away } from "../../core/progress/away";
 import { checkInAdvice, type CheckInReason } from "../../core/progress/check-in";
 import { unreachable } from "../../core/reasons";
 import { Button } from "../kit/button";
-import { CheckField } from "../kit/fields";
+import { CheckField, TextField } from "../kit/fields";
 import { Card, Notice, Row, Stack, Title } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { type SwellingAnswer, SwellingField } from "./swelling-field";
 import { PainPad } from "./pain-pad";
 import { itemsS, tooLong } from "./session-length";
-import type { CheckedIn, FloorItem } from "./use-session";
+import type { CheckedIn, FloorItem } from "./floor-session";
 
 const CHOICES = { "as-planned": "As planned", "ease-all": "Ease all", stop: "Stop for today" } as const satisfies Record<
   CheckInChoice,
@@ -52,10 +52,24 @@ export function CheckInCard(props: {
   const [minutes, setMinutes] = useState(wholeMin);
   const [underRelief, setUnderRelief] = useState(hadInjection);
   const leftOut = useMemo(() => tooLong(items, minutes), [items, minutes]);
+  const [satLong, setSatLong] = useState(false);
+  const [asksWhy, setAsksWhy] = useState(false);
+  const [reason, setReason] = useState("");
   const [painScore, setPain] = useState<number | null>(null);
   const [swollen, setSwollen] = useState<SwellingAnswer | null>(null);
   const advice =
     painScore === null || swollen === null ? null : checkInAdvice({ painScore, newSwelling: swollen === "yes" }, usualScore, limitScore);
+  const done = (choice: CheckInChoice): void =>
+    onDone({
+      painScore: painScore ?? NaN,
+      newSwelling: swollen === "yes",
+      underRelief,
+      satLong,
+      reason: choice === "as-planned" && advice?.value !== "as-planned" ? reason.trim() : "",
+      choice,
+      away,
+      leftOut: leftOut.map(({ itemId }) => itemId),
+    });
   return (
     <Card aria-label="Check-in">
       <Stack $gap={18}>
@@ -80,6 +94,8 @@ export function CheckInCard(props: {
           isSelected={underRelief}
           onChange={setUnderRelief}
         />
+        <CheckField label="Sat for hours before: a shift at a desk, a long drive" isSelected={satLong} onChange={setSatLong} />
+        {satLong && <p>Stiff joints first: a longer warm-up, and range before load.</p>}
         {items.length > 1 && (
           <div>
             <NumberField
@@ -105,21 +121,20 @@ export function CheckInCard(props: {
                 <Button
                   key={choice}
                   $tone={choice === advice.value ? "primary" : choice === "stop" ? "danger" : "plain"}
-                  onPress={() =>
-                    onDone({
-                      painScore: painScore ?? NaN,
-                      newSwelling: swollen === "yes",
-                      underRelief,
-                      choice,
-                      away,
-                      leftOut: leftOut.map(({ itemId }) => itemId),
-                    })
-                  }
+                  onPress={() => (choice === "as-planned" && advice.value !== "as-planned" ? setAsksWhy(true) : done(choice))}
                 >
                   {CHOICES[choice]}
                 </Button>
               ))}
             </Row>
+            {asksWhy && advice.value !== "as-planned" && (
+              <Row $gap={8} style={{ alignItems: "end" }}>
+                <TextField label="As planned, against the rule: why?" maxLength={400} value={reason} onChange={setReason} autoFocus />
+                <Button isDisabled={reason.trim() === ""} onPress={() => done("as-planned")}>
+                  As planned, for this reason
+                </Button>
+              </Row>
+            )}
           </Stack>
         )}
       </Stack>

@@ -5,7 +5,9 @@ import { useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
 import type { Away } from "../../core/progress/away";
 import type { FitContext } from "../../core/fit/context";
+import { buildOnFloor } from "../../core/progress/on-floor";
 import type { FloorEvent } from "../../core/floor/events";
+import type { MorningClass } from "../../core/progress/morning";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
@@ -21,8 +23,11 @@ import { useKeys } from "../shell/use-keys";
 import { itemName } from "../text/item-text";
 import { mixedText, settingText } from "../text/lever-text";
 import { CheckInCard } from "./check-in-card";
+import { ItemMenu } from "./item-menu";
+import { PainCard } from "./pain-card";
 import { PainPad } from "./pain-pad";
 import { SignQuestion, WarningStop, WhatNow } from "./questions";
+import { type NoteOf, ReferralNote } from "./referral-note";
 import { SetTable } from "./set-table";
 import { ItemTabs } from "./item-tabs";
 import { SetUpLines } from "./set-up-lines";
@@ -30,7 +35,8 @@ import { SidePanel } from "./side-panel";
 import { TempoPanel } from "./tempo-panel";
 import { useAwake } from "./use-awake";
 import { useAutoChoice } from "./use-auto-start";
-import { type FloorPlan, type FloorSession, useSession } from "./use-session";
+import type { FloorPlan, FloorSession } from "./floor-session";
+import { useSession } from "./use-session";
 
 const Middle = styled.div`
   display: grid;
@@ -59,6 +65,8 @@ export interface FloorScreenProps {
   usualScore: number;
   limitScore: number;
   missingMorning: boolean;
+  /** The morning after the last session; null where nobody told it. */
+  lastMorning: MorningClass | null;
   /** The exercise that ended a set with sharp pain last time; empty where none did. */
   lastSharp: string;
   /** An injection within the last two weeks, as it was told on Screen. */
@@ -67,10 +75,14 @@ export interface FloorScreenProps {
   /** What looks like poor form and is the joint's own. */
   ownLimit: string;
   painSite: string;
+  /** Whose note it is, where something is to be told to a clinician. */
+  noteOf: NoteOf;
+  /** A pregnancy, or a belly after one: how it looks is asked of every set. */
+  asksBelly: boolean;
   units: UnitSystem;
 }
 
-function EndedCard({ clientId, session }: { clientId: string; session: FloorSession }) {
+function EndedCard({ clientId, session, note }: { clientId: string; session: FloorSession; note: React.ReactNode }) {
   const setCount = session.log.state.sets.length;
   return (
     <Card aria-label="Session ended">
@@ -90,6 +102,7 @@ function EndedCard({ clientId, session }: { clientId: string; session: FloorSess
             />
           </div>
         )}
+        {note}
         <Row>
           <Link href={`/clients/${clientId}/morning`}>Morning after</Link>
           <Link href="/">All clients</Link>
@@ -139,14 +152,25 @@ function Working(
   },
 ) {
   const { session, units, limitScore, painSite, canTapPain, onToggle, onWarning, isAuto, plan } = props;
-  const { tempo, lastSet, dose } = session;
+  const { dose, item, log } = session;
+  const build = buildOnFloor({
+    state: log.state,
+    itemId: item.itemId,
+    dose,
+    limitScore,
+    lastMorning: props.lastMorning,
+    isLight: plan.isLight,
+  });
   return (
     <Columns $template="minmax(0, 1fr) 340px">
       <Stack>
-        <ItemTabs items={plan.items} session={session} />
+        <ItemTabs session={session} />
         <Row style={{ justifyContent: "space-between" }}>
           <div style={{ flex: "1 1 260px" }}>
-            <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
+            <Row $gap={6} style={{ alignItems: "center" }}>
+              <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
+              <ItemMenu session={session} build={build} units={units} />
+            </Row>
             <Soft>
               {[settingText(session.place.setting, units), doseText(dose, session.variation.startsBy)].filter(Boolean).join("; ")}
               {mixedText(dose, units)}
@@ -163,21 +187,7 @@ function Working(
             <SmallFigure session={session} units={units} />
           </Middle>
         </Card>
-        <Card aria-label="Pain">
-          <Row style={{ justifyContent: "space-between", marginBottom: 8 }}>
-            <Title>
-              {tempo.status === "idle" && lastSet ? `Pain of set ${session.sets.length}` : "Pain during this set"}, {painSite}
-            </Title>
-            <Soft>agreed: {limitScore}, nothing sharp; a tap ends the set and saves it</Soft>
-          </Row>
-          <PainPad
-            label="Pain during this set"
-            value={tempo.status === "idle" ? (lastSet?.painScore ?? null) : null}
-            limitScore={limitScore}
-            isDisabled={!canTapPain}
-            onTap={session.tapPain}
-          />
-        </Card>
+        <PainCard session={session} limitScore={limitScore} painSite={painSite} canTap={canTapPain} asksBelly={props.asksBelly} />
       </Stack>
       <SidePanel session={session} units={units} onWarning={onWarning} />
     </Columns>
@@ -218,8 +228,14 @@ export function FloorScreen(props: FloorScreenProps) {
       <div style={{ maxWidth: 760, margin: "12px auto" }}>{card}</div>
     </Page>
   );
-  if (warnings.length > 0 && endedAt === null) return only(<WarningStop session={session} clientId={clientId} />);
-  if (endedAt !== null) return only(<EndedCard clientId={clientId} session={session} />);
+  if (warnings.length > 0 && endedAt === null)
+    return only(
+      <WarningStop session={session} clientId={clientId} note={<ReferralNote session={session} of={props.noteOf} units={units} />} />,
+    );
+  if (endedAt !== null)
+    return only(
+      <EndedCard clientId={clientId} session={session} note={<ReferralNote session={session} of={props.noteOf} units={units} />} />,
+    );
   if (checkIn === null)
     return only(
       <CheckInCard
@@ -243,7 +259,7 @@ export function FloorScreen(props: FloorScreenProps) {
         onMistake={() => setNaming(false)}
       />,
     );
-  if (asking !== null) return only(<WhatNow session={session} units={units} />);
+  if (asking !== null) return only(<WhatNow session={session} units={units} limitScore={limitScore} />);
   const tools = (
     <Row $gap={16}>
       <CheckField label="Sound" isSelected={!isMuted} onChange={(isOn) => setMuted(!isOn)} />

@@ -3,7 +3,7 @@ import { useEffect, useRef } from "react";
 import styled from "styled-components";
 import { itemName } from "../text/item-text";
 import { color, font, size } from "../theme/tokens";
-import type { FloorItem, FloorSession } from "./use-session";
+import type { FloorSession } from "./floor-session";
 
 const Items = styled.div`
   display: flex;
@@ -30,15 +30,17 @@ const ItemTab = styled.button<{ $isPicked: boolean }>`
 `;
 
 /** The exercises of a session, side by side in their order, and how far each is. */
-export function ItemTabs({ items, session }: { items: readonly FloorItem[]; session: FloorSession }) {
+export function ItemTabs({ session }: { session: FloorSession }) {
   const strip = useRef<HTMLDivElement>(null);
   const inHand = session.item.itemId;
   useEffect(() => {
     const tab = strip.current?.querySelector<HTMLElement>("[data-picked=true]");
     if (strip.current && tab) strip.current.scrollLeft = tab.offsetLeft - strip.current.offsetLeft - 40;
   }, [inHand]);
-  if (items.length < 2) return null;
   const { state } = session.log;
+  const { items } = session;
+  if (items.length < 2) return null;
+  const nowAt = (itemId: string) => state.moves.findLast((move) => move.itemId === itemId)?.to.variationId;
   return (
     <Items ref={strip} role="group" aria-label="Exercises">
       {items.map((item) => {
@@ -54,7 +56,7 @@ export function ItemTabs({ items, session }: { items: readonly FloorItem[]; sess
             disabled={session.tempo.status !== "idle" && !isPicked}
             onClick={() => session.pick(item.itemId)}
           >
-            {itemName(item)}
+            {itemName({ ...item, variationId: nowAt(item.itemId) ?? item.variationId })}
             <small>
               {state.stoppedItemIds.includes(item.itemId)
                 ? "stopped for today"

@@ -1,12 +1,15 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
+import type { ReactNode } from "react";
 import { WARNING_SIGNS, type WarningSign } from "../../core/limits/clinician";
 import { Button } from "../kit/button";
 import { Card, Row, Stack, Title } from "../kit/layout";
+import { HARMLESS_ENDS, isOverNumber } from "../../core/floor/events";
+import { END_NAMES } from "../text/floor-text";
 import { warningText } from "../text/decision-text";
 import { easeText } from "./side-panel";
-import type { FloorSession } from "./use-session";
+import type { FloorSession } from "./floor-session";
 
 /** Which sign it is: said before anything else, and the countdown stands still meanwhile. */
 export function SignQuestion({ onSign, onMistake }: { onSign: (sign: WarningSign) => void; onMistake: () => void }) {
@@ -30,23 +33,16 @@ export function SignQuestion({ onSign, onMistake }: { onSign: (sign: WarningSign
   );
 }
 
-const WHY = {
-  "pain-tap": "Pain over the agreed number",
-  sharp: "Sharp pain",
-  spreading: "Pain spreading down the leg",
-  belly: "Pressure in the belly or pelvis",
-  "warning-sign": "Warning sign",
-} as const;
-
 /** After sharp pain or pain over the number: one large question, and nothing counts down until it is answered. */
-export function WhatNow({ session, units }: { session: FloorSession; units: UnitSystem }) {
+export function WhatNow({ session, units, limitScore }: { session: FloorSession; units: UnitSystem; limitScore: number }) {
   const { asking, easing } = session;
   if (!asking) return null;
+  const canGoOn = HARMLESS_ENDS.includes(asking.endedBy) && !isOverNumber(asking, limitScore);
   return (
     <Card $accent="oxide" role="alertdialog" aria-label="What now">
       <Stack $gap={14}>
         <Title>
-          {WHY[asking.endedBy]}
+          {END_NAMES[asking.endedBy]}
           {asking.endedBy === "pain-tap" && asking.painScore !== null ? `: ${asking.painScore}` : ""}. What now?
         </Title>
         <Stack $gap={10}>
@@ -56,6 +52,11 @@ export function WhatNow({ session, units }: { session: FloorSession; units: Unit
           <Button $large $tone="primary" isDisabled={!easing} onPress={session.ease}>
             Ease: {easeText(session, units)}
           </Button>
+          {canGoOn && (
+            <Button $large onPress={session.goOnAfter}>
+              {asking.endedBy === "cramp" ? "It is gone after a stretch: go on, shorter range" : "Go on as it is, after the rest"}
+            </Button>
+          )}
           <Button $large $tone="danger" onPress={session.end}>
             End the session
           </Button>
@@ -69,7 +70,7 @@ export function WhatNow({ session, units }: { session: FloorSession; units: Unit
 }
 
 /** A sign has been said: stop, whom to call, and what happens next. It is not undone here. */
-export function WarningStop({ session, clientId }: { session: FloorSession; clientId: string }) {
+export function WarningStop({ session, clientId, note }: { session: FloorSession; clientId: string; note: ReactNode }) {
   const { warnings } = session.log.state;
   return (
     <Card $accent="oxide" role="alert">
@@ -88,6 +89,7 @@ export function WarningStop({ session, clientId }: { session: FloorSession; clie
           today. In pregnancy: the maternity team.
         </p>
         <p>Planning stops until a clinician has cleared this sign by name. What was done is kept.</p>
+        {note}
         <Row>
           <Button $tone="primary" onPress={session.end}>
             End the session

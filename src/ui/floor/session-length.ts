@@ -1,5 +1,5 @@
 import { type SessionItem, sessionS, trimmed } from "../../core/session/session";
-import type { FloorItem } from "./use-session";
+import type { FloorItem } from "./floor-session";
 
 /** A floor's items as the exercises they are: both sides of one together. */
 function exercises(items: readonly FloorItem[]): { item: SessionItem; own: FloorItem[] }[] {

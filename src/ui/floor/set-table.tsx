@@ -8,7 +8,9 @@ import { Row, Stack } from "../kit/layout";
 import { capital } from "../text/limit-text";
 import { rangeText, secondsText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
-import type { FloorSession } from "./use-session";
+import type { FloorSet } from "../../core/floor/events";
+import { END_NAMES, toldText } from "../text/floor-text";
+import type { FloorSession } from "./floor-session";
 
 const Table = styled.table`
   width: 100%;
@@ -32,13 +34,12 @@ const Table = styled.table`
   }
 `;
 const TANK = ["0", "1", "2", "3", "4"] as const;
-const ENDED = {
-  "pain-tap": "",
-  sharp: "ended: sharp",
-  spreading: "ended: spreading",
-  belly: "ended: belly or pelvic pressure",
-  "warning-sign": "ended: warning sign",
-} as const;
+/** How a set was: how it ended where nobody tapped a number, what was seen, what was told. */
+function formText(set: FloorSet, faultName: (id: string) => string): string {
+  const ended = set.endedBy === "pain-tap" ? "" : `ended: ${END_NAMES[set.endedBy].toLowerCase()}`;
+  const isClean = ended === "" && set.faults.length === 0 && set.belly !== "ridge";
+  return [isClean ? "clean" : ended, ...set.faults.map(faultName), toldText(set)].filter(Boolean).join(", ");
+}
 
 /** What was done, set by set; the last one can be corrected during rest. */
 export function SetTable({ session, dose }: { session: FloorSession; dose: Dose }) {
@@ -80,7 +81,7 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
                 </td>
                 <td className="figure">{set ? (set.painScore ?? "?") : ""}</td>
                 <td className="figure">{set?.leftInTank ?? ""}</td>
-                <td>{set ? [ENDED[set.endedBy], ...set.faults.map(faultName)].filter(Boolean).join(", ") || "clean" : ""}</td>
+                <td>{set ? formText(set, faultName) : ""}</td>
               </tr>
             );
           })}

@@ -3,13 +3,12 @@ import { recipeOf } from "../../core/fit/assemble";
 import { cuesOf } from "../../core/school/school";
 import type { LeverId } from "../../core/templates/lever";
 import type { UnitSystem } from "../../core/units";
-import { TextButton } from "../kit/button";
 import { leverName, recipeText } from "../text/lever-text";
-import type { FloorSession } from "./use-session";
+import type { FloorSession } from "./floor-session";
 
-/** From what it is set up, what to say, and what is hers and no fault; and leaving it out today. */
+/** From what it is set up, what to say, and what is hers and no fault. */
 export function SetUpLines({ session, units, ownLimit }: { session: FloorSession; units: UnitSystem; ownLimit: string }) {
-  const { context, variation, place, item, next, tempo } = session;
+  const { context, variation, place, item, next } = session;
   const recipes = (Object.entries(place.setting) as [LeverId, number][]).flatMap(([lever, value]) => {
     const recipe = recipeOf(context.kit.assembled, variation, lever, value);
     return recipe && recipe.length > 0 ? [`${leverName(lever).toLowerCase()}: ${recipeText(recipe, units)}`] : [];
@@ -22,9 +21,6 @@ export function SetUpLines({ session, units, ownLimit }: { session: FloorSession
       {cues.length > 0 && <p>{cues.join(". ")}.</p>}
       {ownLimit !== "" && <p>Own limit, not to be corrected: {ownLimit}</p>}
       {comesFirst && <p role="status">The {comesFirst} side goes first in this one: meant so?</p>}
-      {tempo.status === "idle" && session.sets.length === 0 && (
-        <TextButton onPress={() => session.skip(item.itemId)}>{session.isSkipped ? "take it up again" : "leave it out today"}</TextButton>
-      )}
     </>
   );
 }

@@ -1,7 +1,5 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import { ToggleButton } from "react-aria-components";
-import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
 import { Button, Key } from "../kit/button";
 import { Card, Row, Stack, Title } from "../kit/layout";
@@ -9,22 +7,9 @@ import { Why } from "../kit/why";
 import { jointText } from "../text/channel-text";
 import { changeText } from "../text/lever-text";
 import { percentText } from "../text/quantity-text";
-import { color, size } from "../theme/tokens";
-import type { FloorSession } from "./use-session";
-
-const Chip = styled(ToggleButton)`
-  min-height: ${size.target};
-  padding: 8px 13px;
-  border: 1px solid ${color.fogDeep};
-  border-radius: ${size.radius};
-  background: ${color.paper};
-  cursor: pointer;
-  &[data-selected] {
-    border: 2px solid ${color.brass};
-    background: ${color.brassWash};
-    font-weight: 700;
-  }
-`;
+import { Chip } from "./chip";
+import type { MovedBy } from "../../core/floor/events";
+import type { FloorSession } from "./floor-session";
 
 /** What easing would do now, in set-up words; or that nothing easier is left. */
 export function easeText({ easing }: Pick<FloorSession, "easing">, units: UnitSystem): string {
@@ -32,12 +17,18 @@ export function easeText({ easing }: Pick<FloorSession, "easing">, units: UnitSy
   return changeText(easing.tread.change, variationById(easing.tread.variationId).name, units);
 }
 
+const MOVED: Readonly<Record<MovedBy, string>> = { ease: "Eased", build: "Built", "set-up": "Changed by hand", swap: "Another instead" };
+
 /** Form seen in the set, what ends a set at once, and easing: always in view. */
 export function SidePanel({ session, units, onWarning }: { session: FloorSession; units: UnitSystem; onWarning: () => void }) {
   const { variation, faults, easing, log, item } = session;
-  const canMark = session.tempo.status !== "idle" || session.lastSet !== undefined;
-  const repeated = variation.faults.find(({ id }) => faults.includes(id));
-  const lastEase = log.state.eases.findLast(({ itemId }) => itemId === item.itemId);
+  const isUnderWay = session.tempo.status !== "idle";
+  const canMark = isUnderWay || session.lastSet !== undefined;
+  const marksOf = (id: string): number =>
+    session.sets.filter((set) => set.faults.includes(id)).length + (isUnderWay && faults.includes(id) ? 1 : 0);
+  const repeated = variation.faults.find(({ id }) => faults.includes(id) && marksOf(id) >= 2);
+  const isLate = repeated !== undefined && session.lastSet?.lateFaults.includes(repeated.id);
+  const lastMove = log.state.moves.findLast(({ itemId }) => itemId === item.itemId);
   const { riserFraction, channel } = easing?.tread ?? {};
   return (
     <Stack>
@@ -52,7 +43,10 @@ export function SidePanel({ session, units, onWarning }: { session: FloorSession
         </Row>
         {repeated && (
           <p style={{ marginTop: 10 }}>
-            <strong>Likely: {repeated.cause}.</strong> {repeated.response}
+            <strong>Likely: {repeated.cause}.</strong> {repeated.response}{" "}
+            {isLate
+              ? "It came late in the set: strength or fatigue."
+              : "If it is there in the easy version too: mobility, or not understood."}
           </p>
         )}
       </Card>
@@ -67,17 +61,28 @@ export function SidePanel({ session, units, onWarning }: { session: FloorSession
           <Button $tone="danger" isDisabled={!canMark} onPress={() => session.endSet("belly")}>
             Belly or pelvic pressure
           </Button>
+          <Button isDisabled={!canMark} onPress={() => session.endSet("joint")}>
+            Joint pressure
+          </Button>
+          <Button isDisabled={!canMark} onPress={() => session.endSet("cramp")}>
+            Cramp
+          </Button>
+          <Button isDisabled={!canMark} onPress={() => session.endSet("form-lost")}>
+            Form lost
+          </Button>
           <Button $tone="danger" onPress={onWarning}>
             Warning sign
           </Button>
         </Row>
       </Card>
       <Card $accent="brass" aria-label="Ease">
-        <Title>{lastEase ? "Eased" : "Ease"}</Title>
-        {lastEase && (
+        <Title>{lastMove ? MOVED[lastMove.by] : "Ease"}</Title>
+        {lastMove && (
           <p role="status">
-            {changeText({ levers: lastEase.levers, fromVariationId: null, sets: null }, "", units)}
-            {lastEase.setCount !== null && lastEase.levers.length === 0 && `: ${lastEase.setCount} sets`}, from the next set on.
+            {lastMove.to.variationId === item.variationId
+              ? changeText({ levers: lastMove.levers, fromVariationId: null, sets: null }, "", units)
+              : variationById(lastMove.to.variationId).name}
+            {lastMove.setCount !== null && lastMove.levers.length === 0 && `: ${lastMove.setCount} sets`}, from the next set on.
           </p>
         )}
         <p>{easeText(session, units)}</p>
@@ -85,7 +90,7 @@ export function SidePanel({ session, units, onWarning }: { session: FloorSession
           <Button $tone="primary" isDisabled={!easing} onPress={session.ease}>
             Ease now <Key aria-hidden>E</Key>
           </Button>
-          {lastEase && <Button onPress={session.undoEase}>Undo</Button>}
+          {lastMove && <Button onPress={session.undoEase}>Undo</Button>}
           {easing && (
             <Why title="The quickest change" about="Why this ease">
               <p>

@@ -13,7 +13,7 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { itemName } from "../text/item-text";
 import { mixedText, settingText } from "../text/lever-text";
-import type { FloorItem } from "./use-session";
+import type { FloorItem } from "./floor-session";
 
 /** Before a session: what is planned, what of it is done today, and one tap to begin. */
 export function StartScreen({

@@ -7,7 +7,7 @@ import { Row } from "../kit/layout";
 import { itemName } from "../text/item-text";
 import { clockText } from "../text/quantity-text";
 import { color, font, media } from "../theme/tokens";
-import type { FloorSession } from "./use-session";
+import type { FloorSession } from "./floor-session";
 
 const Panel = styled.section`
   display: grid;

@@ -2,115 +2,54 @@
 import { useMemo, useRef, useState, useEffect } from "react";
 import { v4 as newUuid } from "uuid";
 import { variationById } from "../../core/catalogue/catalogue";
-import type { Dose, Variation } from "../../core/catalogue/variation";
-import type { FitContext, Place } from "../../core/fit/context";
+import type { Dose } from "../../core/catalogue/variation";
+import type { FitContext } from "../../core/fit/context";
 import { type Stepped, easeOnce } from "../../core/fit/step";
 import {
-  type CheckInChoice,
+  type AddedItem,
   doseLeft,
   type FloorEvent,
   type FloorSet,
   type FloorState,
+  type MovedBy,
   placeNow,
   type SetEnd,
   unansweredSet,
 } from "../../core/floor/events";
-import type { Away } from "../../core/progress/away";
-import { nextItem, type OrderedItem, restAfterS, turnsOf } from "../../core/floor/order";
-import type { Part } from "../../core/session/session";
+import { nextItem, type OrderedItem, orderedBy, restAfterS, turnsOf } from "../../core/floor/order";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Owner } from "../outbox/event-store";
+import type { FloorItem, FloorPlan, FloorSession } from "./floor-session";
 import { useAutoStart } from "./use-auto-start";
-import { type FloorLog, useFloorEvents } from "./use-floor-events";
+import { useFloorEvents } from "./use-floor-events";
 import { useRestLeftS } from "./use-rest";
-import { type Tempo, useTempo } from "./use-tempo";
+import { useTempo } from "./use-tempo";
 
-export interface FloorItem extends Place {
-  itemId: string;
-  side: Side;
-  dose: Dose;
-  part: Part | null;
-  /** Its sets go in turn with those of the item after it. */
-  inTurn: boolean;
-}
-export interface FloorPlan {
-  sessionId: string;
-  isLight: boolean;
-  items: readonly FloorItem[];
-}
-
-export interface FloorSession {
-  log: FloorLog;
-  tempo: Tempo;
-  item: FloorItem;
-  pick: (itemId: string) => void;
-  /** Whose set comes after this one's; null when the session is done. */
-  next: FloorItem | null;
-  goNext: () => void;
-  context: FitContext;
-  variation: Variation;
-  /** The place and the dose now, after any easing. */
-  place: Place;
-  dose: Dose;
-  /** Sets of the item in hand. */
-  sets: readonly FloorSet[];
-  /** What easing would do next; null where nothing easier is left. */
-  easing: Stepped | null;
-  /** Faults seen in the set under way, or in the last one during rest. */
-  faults: readonly string[];
-  restLeftS: number | null;
-  /** Seconds of the count before a set that starts by itself. */
-  countLeftS: number | null;
-  isWaiting: boolean;
-  wait: () => void;
-  lastSet: FloorSet | undefined;
-  allSetsDone: boolean;
-  isStopped: boolean;
-  /** A set that ended in a way that asks one large question. */
-  asking: FloorSet | null;
-  checkIn: (told: CheckedIn) => void;
-  tapPain: (painScore: number) => void;
-  /** A set done without the timer: as it was meant, its pain still to be said. */
-  logSet: () => void;
-  endSet: (endedBy: Exclude<SetEnd, "warning-sign">) => void;
-  warn: (sign: WarningSign) => void;
-  correctRepetitions: (by: 1 | -1) => void;
-  sayTank: (leftInTank: number) => void;
-  toggleFault: (fault: string) => void;
-  ease: () => void;
-  undoEase: () => void;
-  stopItem: () => void;
-  /** Left out today, or taken up again. */
-  skip: (itemId: string) => void;
-  isSkipped: boolean;
-  voidLast: () => void;
-  end: () => void;
-  goOn: () => void;
-  tellEffort: (effortScore: number) => void;
-}
-
-/** What is said before the first set. */
-export interface CheckedIn {
-  painScore: number;
-  newSwelling: boolean;
-  underRelief: boolean;
-  choice: CheckInChoice;
-  /** Items that the minutes have no room for. */
-  leftOut: readonly string[];
-  /** What a time without training takes off. */
-  away: Away | null;
-}
+/** From here on a fault is one of the set's last third: strength or fatigue. Source: handbook F, views. */
+const LATE_FROM = 2 / 3;
 
 /** Signs that come with how a set ended: they close planning as any other does. */
 const SIGN_OF: Partial<Record<SetEnd, WarningSign>> = { spreading: "spreading-pain", belly: "belly-or-pelvic" };
 
 /** The items as their order asks of them: fewer sets where one was eased by a set. */
-const orderOf = (items: readonly FloorItem[], eases: FloorState["eases"]): OrderedItem[] =>
+const orderOf = (items: readonly FloorItem[], moves: FloorState["moves"]): OrderedItem[] =>
   items.map((item) => {
-    const { setCount } = placeNow({ ...item, setCount: item.dose.setCount }, item.itemId, eases);
+    const { setCount } = placeNow({ ...item, setCount: item.dose.setCount }, item.itemId, moves);
     return { itemId: item.itemId, setCount, restS: item.dose.restS, inTurn: item.inTurn };
   });
+
+/** Those planned and those added on the floor, in the order of the day. */
+const itemsNow = (planned: readonly FloorItem[], added: readonly AddedItem[], ordered: FloorState["ordered"]): FloorItem[] =>
+  orderedBy(
+    [
+      ...planned,
+      ...added
+        .filter(({ itemId }) => !planned.some((each) => each.itemId === itemId))
+        .map(({ itemId, place, side, dose }): FloorItem => ({ itemId, ...place, side, dose, part: null, inTurn: false })),
+    ],
+    ordered,
+  );
 
 const onLeg = (context: FitContext, leadSide: Side): FitContext => ({ ...context, subject: { ...context.subject, leadSide } });
 const useOnLeg = (context: FitContext, leadSide: Side): FitContext => useMemo(() => onLeg(context, leadSide), [context, leadSide]);
@@ -122,28 +61,32 @@ export function useSession(
   told: { known: readonly FloorEvent[]; owner: Owner },
   options: { isMuted: boolean; isAuto: boolean; limitScore: number },
 ): FloorSession {
-  const { sessionId, items } = plan;
+  const { sessionId } = plan;
   const log = useFloorEvents(sessionId, told.known, told.owner);
   const { state, append, latest } = log;
+  const items = useMemo(() => itemsNow(plan.items, state.added, state.ordered), [plan.items, state.added, state.ordered]);
   const [picked, setPicked] = useState<string | null>(null);
-  const order = useMemo(() => orderOf(items, state.eases), [items, state.eases]);
+  const order = useMemo(() => orderOf(items, state.moves), [items, state.moves]);
   const comesId = useMemo(() => nextItem(order, state)?.itemId ?? null, [order, state]);
   const next = items.find(({ itemId }) => itemId === comesId) ?? null;
   const item = items.find(({ itemId }) => itemId === picked) ?? next ?? items.at(-1);
   if (!item) throw new RangeError("a session without items");
   const { itemId, side } = item;
   const context = useOnLeg(given, side);
-  const now = placeNow({ ...item, setCount: item.dose.setCount }, itemId, state.eases);
+  const now = placeNow({ ...item, setCount: item.dose.setCount }, itemId, state.moves);
   const { setCount, variationId } = now;
-  const isEased = state.eases.some((ease) => ease.itemId === itemId);
+  const moved = state.moves.findLast((move) => move.itemId === itemId && (move.dose !== null || move.to.variationId === item.variationId));
+  const isMoved = state.moves.some((move) => move.itemId === itemId);
+  const ownDose = moved?.dose ?? item.dose;
   const sets = state.sets.filter((set) => set.itemId === itemId);
-  const dose = useMemo(() => ({ ...doseLeft(item.dose, sets.length, isEased), setCount }), [item.dose, sets.length, isEased, setCount]);
+  const dose = useMemo(() => ({ ...doseLeft(ownDose, sets.length, isMoved), setCount }), [ownDose, sets.length, isMoved, setCount]);
   const setting = dose.mixed?.setting ?? now.setting;
   const rung = useMemo(() => ({ variationId, setting: now.setting }), [variationId, now.setting]);
   const place = useMemo(() => ({ variationId, setting }), [variationId, setting]);
   const variation = variationById(variationId);
   const tempo = useTempo(sessionId, itemId, dose, variation.startsBy, options.isMuted);
   const [seen, setSeen] = useState<readonly string[]>([]);
+  const [late, setLate] = useState<readonly string[]>([]);
   const [isWaiting, setWaiting] = useState(false);
   const easing = useMemo(() => easeOnce(context, rung, dose), [context, rung, dose]);
   const lastSet = sets.at(-1);
@@ -169,11 +112,14 @@ export function useSession(
   const saveSet = (painScore: number | null, endedBy: SetEnd): void => {
     isSetOpen.current = false; // before any render: a second tap corrects, it does not add
     const { repetitions, workedS } = tempo;
-    append({ kind: "set-ended", setId: newUuid(), itemId, setting, repetitions, painScore, faults: [...seen], endedBy, workedS });
+    const lateFaults = late.filter((fault) => seen.includes(fault));
+    const said = lateFaults.length > 0 ? { told: { lateFaults } } : {};
+    append({ kind: "set-ended", setId: newUuid(), itemId, setting, repetitions, painScore, faults: [...seen], endedBy, workedS, ...said });
     // after its last set an exercise stays in hand, for what is asked then; what goes in turn hands over at once
     setPicked(sets.length + 1 >= setCount || !isInTurn ? itemId : null);
     tempo.clear();
     setSeen([]);
+    setLate([]);
     setWaiting(false);
   };
   const lastOf = (): FloorSet | undefined => latest().sets.findLast((set) => set.itemId === itemId);
@@ -181,14 +127,14 @@ export function useSession(
     const last = lastOf();
     if (last) append({ kind: "set-corrected", setId: last.id, change });
   };
-  const appendEase = (of: string, { tread, dose: to }: Stepped): void => {
+  const appendMove = (of: string, { tread, dose: to }: Stepped, more: { by?: MovedBy; reason?: string; dose?: Dose } = {}): void => {
     const { change, variationId: toId, setting: toSetting } = tread;
     const levers = [...(change?.levers ?? [])];
-    append({ kind: "eased", itemId: of, levers, to: { variationId: toId, setting: toSetting }, setCount: to.setCount });
+    append({ kind: "eased", itemId: of, levers, to: { variationId: toId, setting: toSetting }, setCount: to.setCount, ...more });
   };
   const ease = (): void => {
     if (isSetOpen.current) saveSet(null, "pain-tap");
-    if (easing) appendEase(itemId, easing);
+    if (easing) appendMove(itemId, easing);
   };
   const endWith = (endedBy: SetEnd): void => {
     if (isSetOpen.current) saveSet(null, endedBy);
@@ -196,6 +142,8 @@ export function useSession(
   };
 
   return {
+    items,
+    rung,
     log,
     tempo,
     item,
@@ -218,8 +166,9 @@ export function useSession(
     isStopped,
     isSkipped,
     asking,
-    checkIn: ({ painScore, newSwelling, underRelief, choice, leftOut, away }) => {
-      append({ kind: "checked-in", painScore, newSwelling, choice, ...(underRelief ? { underRelief } : {}) });
+    checkIn: ({ painScore, newSwelling, underRelief, satLong, reason, choice, leftOut, away }) => {
+      const said = { ...(underRelief ? { underRelief } : {}), ...(satLong ? { satLong } : {}), ...(reason ? { reason } : {}) };
+      append({ kind: "checked-in", painScore, newSwelling, choice, ...said });
       for (const id of leftOut) append({ kind: "item-skipped", itemId: id });
       if (choice === "stop") append({ kind: "session-ended" });
       const takesAll = choice === "ease-all" || away?.step === "rung-lower";
@@ -234,7 +183,7 @@ export function useSession(
         }
         const own = onLeg(given, each.side);
         const eased = easeOnce(own, each, each.dose);
-        if (eased) appendEase(each.itemId, eased);
+        if (eased) appendMove(each.itemId, eased);
         else append({ kind: "item-stopped", itemId: each.itemId }); // nothing easier is left: it rests today
       }
     },
@@ -244,6 +193,24 @@ export function useSession(
       correct({ painScore });
       if (waits) setPicked(null); // said, it hands over to the one in turn
     },
+    tell: correct,
+    goOnAfter: () => append({ kind: "went-on", itemId }),
+    move: (by, stepped, reason) =>
+      appendMove(itemId, stepped, { by, ...(reason ? { reason } : {}), ...(by === "swap" ? { dose: stepped.dose } : {}) }),
+    add: (added) => {
+      const id = newUuid();
+      append({ kind: "item-added", itemId: id, ...added });
+      setPicked(id);
+    },
+    reorder: (by) => {
+      const ids = items.map((each) => each.itemId);
+      const at = ids.indexOf(itemId);
+      const to = at + by;
+      if (to < 0 || to >= ids.length) return;
+      append({ kind: "items-ordered", itemIds: ids.toSpliced(at, 1).toSpliced(to, 0, itemId) });
+      setPicked(itemId);
+    },
+    compare: (compared) => append({ kind: "compared", itemId, cues: [...compared.cues], lighter: compared.lighter }),
     logSet: () => {
       append({
         kind: "set-ended",
@@ -274,12 +241,14 @@ export function useSession(
     toggleFault: (fault) => {
       const toggled = (list: readonly string[]): string[] =>
         list.includes(fault) ? list.filter((other) => other !== fault) : [...list, fault];
-      if (isSetOpen.current) setSeen(toggled);
-      else correct({ faults: toggled(lastOf()?.faults ?? []) });
+      if (isSetOpen.current) {
+        setSeen(toggled);
+        if (tempo.repetitions >= LATE_FROM * dose.repetitionsHigh) setLate((all) => [...all, fault]);
+      } else correct({ faults: toggled(lastOf()?.faults ?? []) });
     },
     ease,
     undoEase: () => {
-      const last = latest().eases.findLast((each) => each.itemId === itemId);
+      const last = latest().moves.findLast((each) => each.itemId === itemId);
       if (last) append({ kind: "ease-undone", easedEventId: last.eventId });
     },
     stopItem: () => {

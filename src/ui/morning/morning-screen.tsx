@@ -50,7 +50,7 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
           </div>
         );
       })}
-      {session.eases.length > 0 && <p>Eased on the floor.</p>}
+      {session.moves.length > 0 && <p>Eased on the floor.</p>}
       {session.stoppedItemIds.length > 0 && <p>Stopped on the floor.</p>}
     </Card>
   );

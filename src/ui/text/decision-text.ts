@@ -64,6 +64,8 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       return "Pain spread down the leg: stop, and the treating clinician looks first.";
     case "belly-pressure":
       return "Pressure in the belly or pelvis: stop, and the maternity team or treating clinician looks first.";
+    case "joint-pressure":
+      return "Pressure in the joint ended a set: one step back.";
     case "new-swelling":
       return "More swollen than usual the next morning. Swelling outranks pain; tell the treating clinician if it stays.";
     case "flare":
@@ -79,7 +81,7 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
     case "pain-not-recorded":
       return `Pain was not said in set ${reason.setNumber}, and it is never assumed.`;
     case "eased-on-the-floor":
-      return "It was eased on the floor, so this rung was not done all through.";
+      return "It was changed on the floor, so this rung was not done all through.";
     case "under-relief":
       return "Done, or the morning told, under more pain relief than usual or soon after an injection: calm under that proves nothing.";
     case "light-day":

@@ -49,7 +49,12 @@ export function dropSetText(loadKg: number, assembledKg: readonly number[], unit
 }
 
 /** The bands that are here in the order they are taken, and where this one stands; nothing where none is. */
-export function bandsText(bands: readonly Assembled[], pullN: number | null, use: "resists" | "supports", units: UnitSystem): string | null {
+export function bandsText(
+  bands: readonly Assembled[],
+  pullN: number | null,
+  use: "resists" | "supports",
+  units: UnitSystem,
+): string | null {
   const ladder = bandLadder(
     bands.filter(({ value }) => value > 0).map(({ value, recipe }) => ({ pullKg: value, name: recipe[0]?.name })),
     use,

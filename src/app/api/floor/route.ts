@@ -1,6 +1,6 @@
 import type { EventRefusal, FloorEvent } from "../../../core/floor/events";
 import { inStudio } from "../../../data/orm";
-import { appendFloorEvents } from "../../../data/repos/floor.repo";
+import { takeFloorEvents } from "../../../data/loop/floor";
 import { floorBatchSchema, floorEventSchema } from "../../../schemas/floor.schema";
 import { parse } from "../../../schemas/parse";
 import { readJson } from "../../../server/door";
@@ -34,7 +34,7 @@ export async function POST(request: Request): Promise<Response> {
   }
   const now = new Date();
   const offsetMs = Date.parse(batch.value.sentAt) - now.getTime();
-  const verdict = await inStudio(by.scope.studioId, (em) => appendFloorEvents(by.scope, em, events, now, offsetMs));
+  const verdict = await inStudio(by.scope.studioId, (em) => takeFloorEvents(by.scope, em, events, now, offsetMs));
   refused.push(...verdict.refused);
   log.info({ step: "floor", studio: by.scope.studioId, received: verdict.received.length, refused: refused.map(({ code }) => code) });
   return Response.json({ received: verdict.received, refused });

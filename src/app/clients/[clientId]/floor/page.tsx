@@ -5,17 +5,18 @@ import type { ClientRecord } from "../../../../core/record/record";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
 import { awayToday, laidOn, programmeItems } from "../../../../core/record/programme";
 import { painLimitOf } from "../../../../core/record/school";
-import { hadInjection, plannedOf } from "../../../../core/record/history";
+import { hadInjection, plannedOf, responseTo } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
 import { floorEventsOf } from "../../../../data/repos/floor.repo";
 import { lightDose } from "../../../../core/session/session";
-import { screenGate } from "../../../../core/screen/screen";
+import { asksBelly, screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { FloorScreen } from "../../../../ui/floor/floor-screen";
 import { StartProgramme } from "../../../../ui/floor/start-programme";
 import { StartScreen } from "../../../../ui/floor/start-screen";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
+import { dayText } from "../../../../ui/text/day-text";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
 /** The exercise that ended a set with sharp pain in the session before today's. */
@@ -26,6 +27,11 @@ function lastSharpOf(record: ClientRecord, today: Day): string {
   const planned = item && plannedOf(record, item);
   return planned ? variationById(planned.rung.variationId).name.toLowerCase() : "";
 }
+
+const lastMorningOf = (record: ClientRecord, today: Day) => {
+  const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
+  return last ? (responseTo(record, last)?.class ?? null) : null;
+};
 
 export default async function FloorPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
@@ -68,6 +74,13 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
         usualScore={Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today)))}
         limitScore={painLimitOf(record)}
         missingMorning={record.sessions.some((each) => missesMorning(record, each, today))}
+        lastMorning={lastMorningOf(record, today)}
+        noteOf={{
+          name: record.client.name,
+          ageYears: Number(today.slice(0, 4)) - record.client.birthYear,
+          day: dayText(today),
+        }}
+        asksBelly={asksBelly(record.screen)}
         away={awayToday(record, today)}
         lastSharp={lastSharpOf(record, today)}
         hadInjection={hadInjection(record, today)}

@@ -1,0 +1,49 @@
+"use client";
+import { useState } from "react";
+import type { FloorBuild } from "../../core/progress/on-floor";
+import type { UnitSystem } from "../../core/units";
+import { MoreMenu } from "../kit/menu";
+import { Ask } from "../kit/why";
+import { AddDialog, BuildDialog, ByHandDialog, CompareDialog, SwapDialog } from "./change-dialogs";
+import type { FloorSession } from "./floor-session";
+
+const DIALOGS = {
+  build: { title: "Build on the floor", Inside: BuildDialog },
+  hand: { title: "As it really stands", Inside: ByHandDialog },
+  swap: { title: "Another exercise instead", Inside: SwapDialog },
+  add: { title: "One more exercise today", Inside: AddDialog },
+  compare: { title: "Compare two cues", Inside: CompareDialog },
+} as const;
+
+/** What else can be done with the exercise in hand; none of it while a set runs. */
+export function ItemMenu({ session, build, units }: { session: FloorSession; build: FloorBuild; units: UnitSystem }) {
+  const [open, setOpen] = useState<keyof typeof DIALOGS | null>(null);
+  if (session.tempo.status !== "idle") return null;
+  const { item, items, isSkipped, sets } = session;
+  const at = items.indexOf(item);
+  const Opened = open && DIALOGS[open];
+  return (
+    <>
+      <MoreMenu
+        label="More for this exercise"
+        actions={[
+          { name: "Build", act: () => setOpen("build") },
+          { name: "Change the set-up by hand", act: () => setOpen("hand") },
+          { name: "Another exercise instead", act: () => setOpen("swap") },
+          { name: "Compare two cues", act: () => setOpen("compare") },
+          ...(sets.length === 0
+            ? [{ name: isSkipped ? "Take it up again" : "Leave it out today", act: () => session.skip(item.itemId) }]
+            : []),
+          ...(at > 0 ? [{ name: "Earlier", act: () => session.reorder(-1) }] : []),
+          ...(at < items.length - 1 ? [{ name: "Later", act: () => session.reorder(1) }] : []),
+          { name: "Add an exercise", act: () => setOpen("add") },
+        ]}
+      />
+      {Opened && (
+        <Ask title={Opened.title} isOpen onClose={() => setOpen(null)}>
+          <Opened.Inside session={session} build={build} units={units} onDone={() => setOpen(null)} />
+        </Ask>
+      )}
+    </>
+  );
+}
