@@ -7,7 +7,10 @@ import { Header } from "../ui/shell/header";
 
 export default async function ClientsPage() {
   const { scope, owner, studioName, unitSystem, today } = await requireSignedIn();
-  const [clients, cushionM] = await readStudio(scope.studioId, async (em) => [await listClients(scope, em), await cushionOf(scope, em)]);
+  const [clients, cushionM] = await readStudio(scope.studioId, async (em) => [
+    await listClients(scope, em, today),
+    await cushionOf(scope, em),
+  ]);
   return (
     <>
       <Header units={unitSystem} owner={owner} />

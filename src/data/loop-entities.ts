@@ -1,4 +1,4 @@
-import type { Part } from "../core/session/session";
+import type { Part } from "../core/dose/part";
 import { defineEntity, p } from "@mikro-orm/core";
 import type { Dose, Pattern } from "../core/catalogue/variation";
 import type { FloorEventBody, PerformedSet } from "../core/floor/events";

@@ -4,8 +4,9 @@ import { type FloorEvent, MOVES_BY, SET_ENDS } from "../core/floor/events";
 import { BELLIES, BODY_PLACES, MOMENTS, PAIN_KINDS } from "../core/floor/told";
 import { WARNING_SIGNS } from "../core/limits/clinician";
 import { PAIN_SCALE } from "../core/progress/morning";
-import { channelSide, instant, lever, maybeWords, settingSchema, side, text, uuid, variationId, within } from "./fields";
-import { doseSchema } from "./plan.schema";
+import { PARTS } from "../core/dose/part";
+import { channelSide, day, instant, lever, maybeWords, settingSchema, side, text, uuid, variationId, within } from "./fields";
+import { sessionDose } from "./training-plan.schema";
 
 const painScore = within(PAIN_SCALE);
 const repetitions = Joi.number().integer().min(0).max(200);
@@ -25,6 +26,7 @@ const told = {
   foot: Joi.object({ shareFraction: within({ min: 0, max: 1 }).required(), handsKg: within({ min: 0, max: 200 }).required() }).allow(null),
 };
 const change = Joi.object({ repetitions, painScore, leftInTank, faults, endedBy, ...told });
+const knownPlace = Joi.object({ variationId: variationId.required(), setting: settingSchema.required() });
 const place = Joi.object({ variationId: text(80).required(), setting: settingSchema.required() });
 
 /** What one event of each kind carries. */
@@ -63,7 +65,7 @@ const bodies = {
     to: place.required(),
     setCount: Joi.number().integer().min(1).max(20).allow(null).required(),
     by: oneOf(MOVES_BY),
-    dose: doseSchema,
+    dose: sessionDose,
     reason: maybeWords(400),
   }),
   "ease-undone": Joi.object({ kind, easedEventId: uuid.required() }),
@@ -80,10 +82,32 @@ const bodies = {
   "item-added": Joi.object({
     kind,
     itemId: uuid.required(),
-    place: Joi.object({ variationId: variationId.required(), setting: settingSchema.required() }).required(),
+    place: knownPlace.required(),
     side: side.required(),
-    dose: doseSchema.required(),
+    dose: sessionDose.required(),
     reason: maybeWords(400),
+  }),
+  "session-opened": Joi.object({
+    kind,
+    clientId: uuid.required(),
+    day: day.required(),
+    isLight: Joi.boolean().required(),
+    items: Joi.array()
+      .items(
+        Joi.object({
+          itemId: uuid.required(),
+          place: knownPlace.required(),
+          side: side.required(),
+          dose: sessionDose.required(),
+          line: text(80).min(1).allow(null).required(),
+          part: oneOf(PARTS).allow(null).required(),
+          inTurn: Joi.boolean().required(),
+        }),
+      )
+      .unique("itemId")
+      .min(1)
+      .max(60)
+      .required(),
   }),
   "items-ordered": Joi.object({ kind, itemIds: Joi.array().items(uuid).max(60).unique().required() }),
   compared: Joi.object({

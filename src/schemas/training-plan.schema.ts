@@ -1,8 +1,8 @@
 import Joi from "joi";
-import { COUNTED, TRAINED } from "../core/catalogue/variation";
+import { COUNTED, type Dose, TRAINED } from "../core/catalogue/variation";
 import { PURPOSES } from "../core/dose/purpose";
 import { OWN_GOAL_LIMITS, type TrainingPlan } from "../core/session/plan";
-import { PARTS } from "../core/session/session";
+import { PARTS } from "../core/dose/part";
 import { SKELETONS } from "../core/session/skeletons.data";
 import { day, maybeWords, settingSchema, side, text, variationId, within } from "./fields";
 
@@ -14,6 +14,16 @@ const sideDose = Joi.object({
   place: Joi.object({ variationId: variationId.required(), setting: settingSchema.required() }),
 });
 const tempoS = within({ min: 0, max: 1200 }).required();
+/** A dose as a session has it: holds, walks and rounds are longer than a set of repetitions is written by hand. */
+export const sessionDose = Joi.object<Dose>({
+  setCount: within({ min: 1, max: 12 }).integer().required(),
+  repetitionsLow: within({ min: 1, max: 200 }).integer().required(),
+  repetitionsHigh: within({ min: 1, max: 200 }).integer().min(Joi.ref("repetitionsLow")).required(),
+  tempo: Joi.object({ lowerS: tempoS, pauseS: tempoS, riseS: tempoS }).required(),
+  restS: within({ min: 0, max: 600 }).required(),
+  counts: Joi.string().valid(...COUNTED),
+  mixed: Joi.object({ setting: settingSchema.required(), setCount: within({ min: 1, max: 10 }).integer().required() }),
+});
 const item = Joi.object({
   id: text(80).min(1).required(),
   variationId: variationId.required(),
@@ -21,14 +31,7 @@ const item = Joi.object({
   part: Joi.string()
     .valid(...PARTS)
     .required(),
-  dose: Joi.object({
-    setCount: within({ min: 1, max: 12 }).integer().required(),
-    repetitionsLow: within({ min: 1, max: 200 }).integer().required(),
-    repetitionsHigh: within({ min: 1, max: 200 }).integer().min(Joi.ref("repetitionsLow")).required(),
-    tempo: Joi.object({ lowerS: tempoS, pauseS: tempoS, riseS: tempoS }).required(),
-    restS: within({ min: 0, max: 600 }).required(),
-    counts: Joi.string().valid(...COUNTED),
-  }).required(),
+  dose: sessionDose.required(),
   sides: Joi.array().items(sideDose).max(2).required(),
   isKept: Joi.boolean().valid(true),
   pairedWithNext: Joi.boolean().valid(true),

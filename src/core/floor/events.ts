@@ -1,7 +1,9 @@
 import type { Dose } from "../catalogue/variation";
 import type { LeverChange } from "../fit/tread";
 import type { Place } from "../fit/context";
+import type { Day } from "../day";
 import type { Side } from "../mechanics/channels";
+import type { Part } from "../dose/part";
 import type { Setting } from "../templates/lever";
 import { type Belly, type PainKind, type Told, UNTOLD } from "./told";
 
@@ -68,6 +70,8 @@ export type FloorEventBody =
   | { kind: "item-stopped"; itemId: string }
   /** A set that asked and hurt nothing is gone on after. */
   | { kind: "went-on"; itemId: string }
+  /** A session begun on a device that had no connection: everything the studio needs to have it too. */
+  | { kind: "session-opened"; clientId: string; day: Day; isLight: boolean; items: OpenedItem[] }
   /** One more exercise, made on the floor. */
   | { kind: "item-added"; itemId: string; place: Place; side: Side; dose: Dose; reason?: string }
   /** The items in another order, by hand. */
@@ -116,6 +120,16 @@ export interface FloorSet extends Omit<PerformedSet, keyof Told>, Told {
   workedS: number | null;
   /** Its place among the events of the session. */
   order: number;
+}
+/** One item of a session as its device begins it; the line is its place of the programme, null for what Fit keeps. */
+export interface OpenedItem {
+  itemId: string;
+  place: Place;
+  side: Side;
+  dose: Dose;
+  line: string | null;
+  part: Part | null;
+  inTurn: boolean;
 }
 export interface FloorMove {
   eventId: string;
@@ -224,7 +238,8 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
     switch (body.kind) {
       case "set-ended":
       case "ease-undone":
-        break; // read above
+      case "session-opened":
+        break; // read above, or by the studio alone
       case "checked-in": {
         const { painScore, newSwelling, choice, underRelief = false, satLong = false, reason = "" } = body;
         state.checkIn = { painScore, newSwelling, choice, underRelief, satLong, reason };

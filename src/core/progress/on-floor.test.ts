@@ -70,7 +70,11 @@ describe("a build on the floor", () => {
 describe("a change by hand", () => {
   const from = { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.66, shareFraction: 0.5 } };
   const rule = (setting: Record<string, number>, build: ReturnType<typeof asked> = { ok: true, needsReason: null }) =>
-    handRule(steppedTo(contextWith({ ceilings: calmCeilings("knee", 0.58) }), from, { ...from, setting: { ...from.setting, ...setting } }, DOSE), from, build);
+    handRule(
+      steppedTo(contextWith({ ceilings: calmCeilings("knee", 0.58) }), from, { ...from, setting: { ...from.setting, ...setting } }, DOSE),
+      from,
+      build,
+    );
   test("to the easier side is free, whatever today was", () =>
     expect(rule({ seatHeightM: 0.7 }, { ok: false, code: "it-hurt" })).toEqual({ code: "free" }));
   test("to the harder side goes by the rule of a build", () => {

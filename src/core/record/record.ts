@@ -18,7 +18,7 @@ import type { SchoolChoice } from "../school/school";
 import type { ScreenAnswers } from "../screen/screen";
 import type { Change } from "../fit/tread";
 import type { TrainingPlan } from "../session/plan";
-import type { Part } from "../session/session";
+import type { Part } from "../dose/part";
 import type { Setting } from "../templates/lever";
 
 /** Raised whenever a formula changes what a stored number would be. Stored with every computed fact. */
@@ -90,6 +90,10 @@ export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYe
   lastFindings: readonly { protocol: string; day: Day }[];
   lastSessionDay: Day | null;
   lastResponse: MorningClass | null;
+  /** Something is laid on today, or a session is under way. */
+  isToday: boolean;
+  /** The day of the last week's session whose morning after nobody told. */
+  missingMorningOf: Day | null;
   openWarningCount: number;
 }
 

@@ -8,7 +8,8 @@ import type { FitContext, Place } from "../fit/context";
 import { fitCatalogue, fitVariation, firstOf } from "../fit/search";
 import type { Side } from "../mechanics/channels";
 import { parametersOf, templateOf } from "../templates/form";
-import { countsAs, inOrder, NEEDED, type Part, PARTS, type SessionItem, type SessionOrder, trimmed, type WeakLink } from "./session";
+import { type Part, PARTS } from "../dose/part";
+import { countsAs, inOrder, NEEDED, type SessionItem, type SessionOrder, trimmed, type WeakLink } from "./session";
 import { skeletonById } from "./skeletons.data";
 
 /** What a session is built from. */

@@ -1,3 +1,4 @@
+import { type Part, PARTS } from "../dose/part";
 import { variationById } from "../catalogue/catalogue";
 import { groupOf } from "../catalogue/rows/row";
 import type { Dose, Pattern, Trained, Variation } from "../catalogue/variation";
@@ -5,10 +6,6 @@ import { chains } from "../chains";
 import { repetitionS } from "../dose/dose";
 import type { SideDose } from "../dose/sides";
 import type { Setting } from "../templates/lever";
-
-/** Parts of a session in the mainstream's order. Source: handbook B2. */
-export const PARTS = ["warm-up", "mobility", "activation", "main", "accessory", "finish", "conditioning"] as const;
-export type Part = (typeof PARTS)[number];
 
 /** One thing that is done: where it stands, its dose, and side by side where the legs work apart. */
 export interface SessionItem {

@@ -46,7 +46,7 @@ describe("a result", () => {
     const again = finding("chair-stand", 12);
     await keep(studio, again);
     expect((await recordOf(orm, studio)).findings).toEqual([again]);
-    const [line] = await inTest(orm, studio.scope, (em) => listClients(studio.scope, em));
+    const [line] = await inTest(orm, studio.scope, (em) => listClients(studio.scope, em, "2026-10-10"));
     expect(line?.lastFindings).toEqual([{ protocol: "chair-stand", day: TODAY }]);
   });
   test("is refused where it cannot be: an unknown protocol, a wrong side, a number, a day, half a rise", async () => {
@@ -100,7 +100,7 @@ describe("pain that spreads in a test", () => {
     const spread = finding("bend-response", 3);
     await keep(studio, spread);
     expect(openWarningsOf(await recordOf(orm, studio))).toMatchObject([{ sourceId: spread.id, sign: "spreading-pain", day: TODAY }]);
-    expect((await inTest(orm, scope, (em) => listClients(scope, em)))[0]?.openWarningCount).toBe(1);
+    expect((await inTest(orm, scope, (em) => listClients(scope, em, "2026-10-10")))[0]?.openWarningCount).toBe(1);
     expect(await inTest(orm, scope, (em) => openSession(scope, em, clientId, TODAY))).toMatchObject({ ok: false });
     await keep(studio, finding("bend-response", 0)); // entered again: the sign stays
     expect(openWarningsOf(await recordOf(orm, studio))).toHaveLength(1);

@@ -157,7 +157,7 @@ describe("what was entered is corrected by superseding it", () => {
       { ok: true, clientId: profile.id },
       { ok: true, clientId: profile.id },
     ]);
-    expect(await inTest(orm, scope, (em) => listClients(scope, em))).toHaveLength(2);
+    expect(await inTest(orm, scope, (em) => listClients(scope, em, "2026-10-10"))).toHaveLength(2);
     expect((await inTest(orm, scope, (em) => loadRecord(scope, em, profile.id)))?.complaints).toHaveLength(1);
   });
 });

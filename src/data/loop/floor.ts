@@ -1,25 +1,28 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
+import type { Day } from "../../core/day";
 import { variationById } from "../../core/catalogue/catalogue";
 import { judgePlace } from "../../core/fit/tread";
 import type { FloorEvent, Verdict } from "../../core/floor/events";
 import { fitContextOf } from "../../core/record/derive";
 import { SessionItemRow, SessionRow } from "../loop-entities";
 import { appendFloorEvents } from "../repos/floor.repo";
-import { addItem, addRung, prescribe } from "../repos/plan.repo";
+import { addItem, addRung, type NewItem, prescribe, startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
+import { keptItem } from "./plan";
 
 /**
- * Floor events with a verdict for each. An exercise that was added on the floor gets its place in the session first, in
- * a line of its own: what was done is kept, whatever the rules say of it since.
+ * Floor events with a verdict for each. A session that was begun without a connection is opened first, and an exercise
+ * that was added on the floor gets its place in it: what was done is kept, whatever the rules say of it since.
  */
 export async function takeFloorEvents(
   scope: Scope,
   em: EntityManager,
   events: readonly FloorEvent[],
   receivedAt: Date,
-  clockOffsetMs = 0,
+  { today, clockOffsetMs = 0 }: { today: Day; clockOffsetMs?: number },
 ): Promise<Verdict> {
+  for (const event of events) if (event.body.kind === "session-opened") await openFromDevice(scope, em, event.sessionId, event.body, today);
   for (const event of events) if (event.body.kind === "item-added") await addOnFloor(scope, em, event.sessionId, event.body);
   return appendFloorEvents(scope, em, events, receivedAt, clockOffsetMs);
 }
@@ -51,4 +54,25 @@ async function addOnFloor(
   });
   const prescriptionId = await prescribe(scope, em, session.clientId, { rungId, dose, day: session.day, note: reason });
   await addItem(scope, em, sessionId, { prescriptionId, itemId });
+}
+
+async function openFromDevice(
+  scope: Scope,
+  em: EntityManager,
+  sessionId: string,
+  { clientId, day: saidDay, isLight, items }: Extract<FloorEvent["body"], { kind: "session-opened" }>,
+  today: Day,
+): Promise<void> {
+  await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 0))`, [sessionId]);
+  if ((await em.count(SessionRow, { id: sessionId })) > 0) return;
+  const day = saidDay > today ? today : saidDay; // a tablet whose clock runs ahead trains nobody tomorrow
+  const record = await loadRecord(scope, em, clientId);
+  if (!record) return; // nobody of this studio: refused as an unknown session
+  const kept: NewItem[] = [];
+  for (const { itemId, ...item } of items) {
+    const context = fitContextOf(record, day, item.side);
+    if (!context) return;
+    kept.push({ ...(await keptItem(scope, em, record, item, judgePlace(context, item.place), day)), itemId });
+  }
+  await startSession(scope, em, clientId, { day, sessionId, isLight, items: kept });
 }

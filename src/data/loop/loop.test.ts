@@ -402,7 +402,9 @@ describe("another studio", () => {
     const [mine, theirs] = [await makeStudio(orm), await makeStudio(orm)];
     const { sessionId } = await openTestSession(orm, mine, "2026-10-06");
     expect(await inTest(orm, theirs.scope, (em) => loadRecord(theirs.scope, em, mine.clientId))).toBeNull();
-    expect((await inTest(orm, theirs.scope, (em) => listClients(theirs.scope, em))).map(({ id }) => id)).toEqual([theirs.clientId]);
+    expect((await inTest(orm, theirs.scope, (em) => listClients(theirs.scope, em, "2026-10-10"))).map(({ id }) => id)).toEqual([
+      theirs.clientId,
+    ]);
     const chair = variationById("raised-sit-to-stand");
     const choice = { variationId: chair.id, side: "right", setting: { seatHeightM: 0.64 }, dose: chair.dose, note: "" } as const;
     const refused = { ok: false, refusal: { code: "no-such-client" } };

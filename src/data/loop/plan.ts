@@ -11,6 +11,7 @@ import { type DecisionMove, type Next, nextOf, overruleRefusal } from "../../cor
 import { currentPlans, decisionFor, fitContextOf, openWarningsOf, type Plan, planInLine, undecidedItems } from "../../core/record/derive";
 import { plannedOf } from "../../core/record/history";
 import type { ClientRecord } from "../../core/record/record";
+import type { OpenedItem } from "../../core/floor/events";
 import { screenGate } from "../../core/screen/screen";
 import { settingProblems } from "../../core/templates/form";
 import { isSameSetting } from "../../core/templates/lever";
@@ -120,6 +121,22 @@ function underWayOf(record: ClientRecord, day: Day): Taken<{ sessionId: string |
 }
 const isForbidden = (found: Taken<Judged>): boolean => !found.ok && found.refusal.code === "blocked-by-limit";
 
+/** An item of a session: its place kept and prescribed anew, unless it stands so already. */
+export async function keptItem(
+  scope: Scope,
+  em: EntityManager,
+  record: ClientRecord,
+  { place, side, dose, line, part, inTurn }: Omit<OpenedItem, "itemId">,
+  judgement: Judgement,
+  day: Day,
+): Promise<NewItem> {
+  const rungId = await keepPlace(scope, em, record, place, side, judgement, day, line);
+  const standing = planInLine(record, { pattern: variationById(place.variationId).pattern, side, line });
+  const isSame = standing?.rung.id === rungId && isDeepStrictEqual(standing.prescription.dose, dose);
+  const prescriptionId = isSame ? standing.prescription.id : await prescribe(scope, em, record.client.id, { rungId, dose, day });
+  return { prescriptionId, part, inTurn };
+}
+
 /**
  * The session of the programme as it stands today: every open item that was not left out, each side by its own log. A
  * place nobody kept before is kept now; a limit closes it as it closes any other.
@@ -145,14 +162,7 @@ export const openProgramme = (
       asked.push({ item, judgement: found.judgement });
     }
     const items: NewItem[] = [];
-    for (const { item, judgement } of asked) {
-      const { place, side, dose, ownLine: line, part, inTurn } = item;
-      const rungId = await keepPlace(scope, em, record, place, side, judgement, day, line);
-      const standing = planInLine(record, { pattern: variationById(place.variationId).pattern, side, line });
-      const isSame = standing?.rung.id === rungId && isDeepStrictEqual(standing.prescription.dose, dose);
-      const prescriptionId = isSame ? standing.prescription.id : await prescribe(scope, em, clientId, { rungId, dose, day });
-      items.push({ prescriptionId, part, inTurn });
-    }
+    for (const { item, judgement } of asked) items.push(await keptItem(scope, em, record, { ...item, line: item.ownLine }, judgement, day));
     const isLight = laidOn(record, day)?.isLight === true;
     return { ok: true, sessionId: await startSession(scope, em, clientId, { day, isLight, items }) };
   });

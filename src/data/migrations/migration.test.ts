@@ -87,7 +87,7 @@ describe("the demo of the release before", () => {
     let read = 0;
     for (const { id } of studios) {
       const scope = { studioId: id, actorId: "test" };
-      const clients = await inStudio(id, (em) => listClients(scope, em), orm);
+      const clients = await inStudio(id, (em) => listClients(scope, em, "2026-10-10"), orm);
       for (const line of clients) {
         const record = await inStudio(id, (em) => loadRecord(scope, em, line.id, 100), orm);
         if (!record) throw new Error(line.name);

@@ -47,6 +47,12 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select coalesce(jsonb_agg(jsonb_build_object('protocol', f.protocol, 'day', f.day)), '[]') from (
      select protocol, max(day) as day from finding where studio_id = c.studio_id and client_id = c.id group by protocol) f) as "lastFindings",
   (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
+  (select coalesce((select t.plan -> 'laid' from training_plan t where t.studio_id = c.studio_id and t.client_id = c.id order by t.created_at desc, t.id desc limit 1)
+     @> jsonb_build_array(jsonb_build_object('day', ?::text)), false)
+     or exists (select 1 from training_session s where s.studio_id = c.studio_id and s.client_id = c.id and s.day = ?::date and s.ended_at is null)) as "isToday",
+  (select s.day::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id and s.day < ?::date and s.day > ?::date - 8
+     and exists (select 1 from performed_set p where p.studio_id = s.studio_id and p.session_id = s.id and not p.voided)
+     and not exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id) order by s.day desc limit 1) as "missingMorningOf",
   (select r.class from response r where r.studio_id = c.studio_id and r.client_id = c.id order by r.day desc, r.created_at desc limit 1) as "lastResponse",
   (select count(*)::int from (
      select e.id as source_id, e.payload ->> 'sign' as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
@@ -59,9 +65,9 @@ from client c join lateral (select v.* from client_revision v where v.studio_id 
 where c.studio_id = ? order by v.name`;
 
 /** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
-export const listClients = ({ studioId }: Scope, em: EntityManager): Promise<ClientLine[]> =>
+export const listClients = ({ studioId }: Scope, em: EntityManager, today: Day): Promise<ClientLine[]> =>
   em
-    .execute<(Omit<ClientLine, "conditions"> & { conditions: string[] | null })[]>(LIST_SQL, [studioId])
+    .execute<(Omit<ClientLine, "conditions"> & { conditions: string[] | null })[]>(LIST_SQL, [today, today, today, today, studioId])
     .then((lines) => lines.map((line) => ({ ...line, conditions: line.conditions ?? [] })));
 
 /** A client as entered: the profile, what hurts, and the body's first measure. Sent twice with one id, it is one client. */

@@ -4,7 +4,7 @@ import type { Day } from "../../core/day";
 import type { Demand, Side } from "../../core/mechanics/channels";
 import type { Decision, DecisionMove, Next } from "../../core/progress/decide";
 import { ENGINE_VERSION, type ResponseFact } from "../../core/record/record";
-import type { Part } from "../../core/session/session";
+import type { Part } from "../../core/dose/part";
 import type { Setting } from "../../core/templates/lever";
 import { DecisionRow, DemandRow, PrescriptionRow, ResponseRow, RungRow, SessionItemRow, SessionRow } from "../loop-entities";
 import { audit, type Scope, stamp } from "../scope";

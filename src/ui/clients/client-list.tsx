@@ -8,11 +8,12 @@ import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";
 import { Page, Row, Soft } from "../kit/layout";
-import { ageOn, agoText } from "../text/day-text";
+import { ageOn, agoText, dayText } from "../text/day-text";
 import { overdueText } from "../text/protocol-text";
 import { responseText } from "../text/decision-text";
 import { color, media, size } from "../theme/tokens";
 import { Cushion } from "./cushion";
+import { TodayStrip } from "./today-strip";
 
 const Lines = styled.ul`
   display: grid;
@@ -87,7 +88,9 @@ export function ClientList(props: {
   const listed = clients.filter(({ archivedDay }) => withArchived || archivedDay === null);
   const shown = listed
     .filter(({ name, complaints }) => `${name} ${complaints.join(" ")}`.toLowerCase().includes(wanted))
-    .toSorted((a, b) => b.openWarningCount - a.openWarningCount);
+    .toSorted(
+      (a, b) => b.openWarningCount - a.openWarningCount || Number(b.missingMorningOf !== null) - Number(a.missingMorningOf !== null),
+    );
   return (
     <Page>
       <Row style={{ justifyContent: "space-between", alignItems: "end" }}>
@@ -103,6 +106,7 @@ export function ClientList(props: {
           <Add href="/clients/new">Add a client</Add>
         </Row>
       </Row>
+      <TodayStrip clients={listed} />
       <Lines>
         {shown.map((client) => (
           <li key={client.id}>
@@ -118,6 +122,7 @@ export function ClientList(props: {
               </span>
               <Soft>{client.goal}</Soft>
               <span>
+                {client.missingMorningOf && <Alarm>Morning after {dayText(client.missingMorningOf)} not known</Alarm>}
                 {client.lastSessionDay ? `Trained ${agoText(client.lastSessionDay, today)}` : "No session yet"}
                 {client.lastResponse && (
                   <>

@@ -6,7 +6,7 @@ import type { Told } from "../../core/floor/told";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Away } from "../../core/progress/away";
-import type { Part } from "../../core/session/session";
+import type { Part } from "../../core/dose/part";
 import type { FloorLog } from "./use-floor-events";
 import type { Tempo } from "./use-tempo";
 

@@ -14,6 +14,8 @@ import { Card, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { settingText } from "../text/lever-text";
+import { BeginWithout } from "./begin-here";
+import type { BeginHere } from "./floor-start";
 
 /** Before a session of the programme: its exercises in their order, each side by its own log, and one tap to begin. */
 export function StartProgramme({
@@ -21,6 +23,8 @@ export function StartProgramme({
   items,
   isLight,
   isLaidToday,
+  begin,
+  olderThan,
   units,
 }: {
   clientId: string;
@@ -28,6 +32,8 @@ export function StartProgramme({
   isLight: boolean;
   /** The programme has a session today; else it is one more. */
   isLaidToday: boolean;
+  begin: BeginHere | null;
+  olderThan: string | null;
   units: UnitSystem;
 }) {
   const router = useRouter();
@@ -67,6 +73,13 @@ export function StartProgramme({
             );
           })}
           <Problem text={problem} />
+          <BeginWithout
+            begin={begin}
+            items={items.filter(({ line }) => !leftOut.includes(line)).map(({ line: _, ownLine, ...item }) => ({ ...item, line: ownLine }))}
+            isLight={isLight}
+            olderThan={olderThan}
+            hasFailed={problem !== null}
+          />
           <Row>
             <Button
               $tone="primary"

@@ -13,16 +13,22 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { itemName } from "../text/item-text";
 import { mixedText, settingText } from "../text/lever-text";
+import { BeginWithout } from "./begin-here";
 import type { FloorItem } from "./floor-session";
+import type { BeginHere } from "./floor-start";
 
 /** Before a session: what is planned, what of it is done today, and one tap to begin. */
 export function StartScreen({
   clientId,
   plans,
+  begin,
+  olderThan,
   units,
 }: {
   clientId: string;
   plans: readonly (Omit<FloorItem, "itemId" | "part" | "inTurn"> & { prescriptionId: string })[];
+  begin: BeginHere | null;
+  olderThan: string | null;
   units: UnitSystem;
 }) {
   const router = useRouter();
@@ -54,6 +60,22 @@ export function StartScreen({
             </div>
           ))}
           <Problem text={problem} />
+          <BeginWithout
+            begin={begin}
+            items={plans
+              .filter(({ prescriptionId }) => !left.includes(prescriptionId))
+              .map(({ variationId, setting, side, dose }) => ({
+                place: { variationId, setting },
+                side,
+                dose,
+                line: null,
+                part: null,
+                inTurn: false,
+              }))}
+            isLight={false}
+            olderThan={olderThan}
+            hasFailed={problem !== null}
+          />
           <Row>
             <Button
               $tone="primary"

@@ -111,6 +111,11 @@ export class EventStore {
     return this.with((db) => db.getAllFromIndex("events", "session", sessionId));
   }
 
+  /** Everything there is, of the last few days. */
+  all(): Promise<Kept[]> {
+    return this.with((db) => db.getAll("events"));
+  }
+
   lastSequence(): Promise<number> {
     return this.with(async (db) => {
       const cursor = await db.transaction("events").store.index("sequence").openKeyCursor(null, "prev");

@@ -50,6 +50,7 @@ const WHAT: Record<Kept["event"]["body"]["kind"], string> = {
   "set-voided": "Set taken back",
   eased: "Change of an exercise",
   "ease-undone": "Change undone",
+  "session-opened": "A session begun without a connection",
   "went-on": "Gone on after a set",
   "item-added": "An exercise added",
   "items-ordered": "Another order",

@@ -1,5 +1,6 @@
 "use client";
 import { v4 as newUuid } from "uuid";
+import type { Day } from "../../core/day";
 import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
 import { steadyMs } from "./clock";
 import { EventStore, type Kept, lockStores, type Owner, storeNameOf } from "./event-store";
@@ -101,6 +102,18 @@ export class Outbox {
     const kept = await this.store.ofSession(sessionId).catch(() => []);
     const own = [...this.unsent.values()].filter(({ event }) => event.sessionId === sessionId);
     return [...kept, ...own].map(({ event }) => event);
+  }
+
+  /** The last session of a client that this tablet began by itself on a day; null where it began none. */
+  async openedHere(clientId: string, day: Day): Promise<FloorEvent | null> {
+    const kept = await this.store.all().catch(() => []);
+    const own = [...kept, ...this.unsent.values()].map(({ event }) => event);
+    return (
+      own
+        .filter(({ body }) => body.kind === "session-opened" && body.clientId === clientId && body.day === day)
+        .toSorted((a, b) => a.sequence - b.sequence)
+        .at(-1) ?? null
+    );
   }
 
   /** Once the cause is gone: what was refused waits again. */

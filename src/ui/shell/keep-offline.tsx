@@ -19,6 +19,26 @@ export function keepPage(): void {
     void navigator.serviceWorker.ready.then(({ active }) => active?.postMessage({ keep: location.origin + location.pathname }));
 }
 
+/** Keeps the floors of these clients, so that each opens, runs and ends a session without a connection. */
+export function keepFloors(clientIds: readonly string[]): void {
+  if (!hasWorker()) return;
+  void navigator.serviceWorker
+    .register("/floor-sw.js", { scope: "/", updateViaCache: "none" })
+    .then(() => navigator.serviceWorker.ready)
+    .then(({ active }) => {
+      keepPage(); // the list that leads to them
+      for (const clientId of clientIds) active?.postMessage({ keep: `${location.origin}/clients/${clientId}/floor` });
+    });
+}
+/** Which of these floors this tablet has. */
+export async function keptFloors(clientIds: readonly string[]): Promise<string[]> {
+  if (!hasWorker()) return [];
+  const has = await Promise.all(
+    clientIds.map((clientId) => caches.match(`${location.origin}/clients/${clientId}/floor`, { ignoreVary: true })),
+  );
+  return clientIds.filter((_, i) => has[i] !== undefined);
+}
+
 /** Keeps this page on the tablet, so that a reload without a connection shows it. A new version is offered, never forced. */
 export function KeepOffline() {
   const path = usePathname();

@@ -34,7 +34,9 @@ export async function POST(request: Request): Promise<Response> {
   }
   const now = new Date();
   const offsetMs = Date.parse(batch.value.sentAt) - now.getTime();
-  const verdict = await inStudio(by.scope.studioId, (em) => takeFloorEvents(by.scope, em, events, now, offsetMs));
+  const verdict = await inStudio(by.scope.studioId, (em) =>
+    takeFloorEvents(by.scope, em, events, now, { today: by.today, clockOffsetMs: offsetMs }),
+  );
   refused.push(...verdict.refused);
   log.info({ step: "floor", studio: by.scope.studioId, received: verdict.received.length, refused: refused.map(({ code }) => code) });
   return Response.json({ received: verdict.received, refused });

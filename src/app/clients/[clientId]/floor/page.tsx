@@ -12,9 +12,8 @@ import { lightDose } from "../../../../core/session/session";
 import { asksBelly, screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
+import { BeforeSession } from "../../../../ui/floor/before-session";
 import { FloorScreen } from "../../../../ui/floor/floor-screen";
-import { StartProgramme } from "../../../../ui/floor/start-programme";
-import { StartScreen } from "../../../../ui/floor/start-screen";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
 import { dayText } from "../../../../ui/text/day-text";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
@@ -63,62 +62,59 @@ export default async function FloorPage({ params }: { params: Promise<{ clientId
   const gate = screenGate(record.screen, today, []);
   if (!isOver && gate.state !== "open") return <GateScreen clientId={clientId} gate={gate} />;
 
-  if (context && session && items && items.length > 0)
+  const floor = context && {
+    clientId,
+    owner,
+    context,
+    usualScore: Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today))),
+    limitScore: painLimitOf(record),
+    missingMorning: record.sessions.some((each) => missesMorning(record, each, today)),
+    lastMorning: lastMorningOf(record, today),
+    noteOf: { name: record.client.name, ageYears: Number(today.slice(0, 4)) - record.client.birthYear, day: dayText(today) },
+    asksBelly: asksBelly(record.screen),
+    away: awayToday(record, today),
+    lastSharp: lastSharpOf(record, today),
+    hadInjection: hadInjection(record, today),
+    ownLimit: record.screen.person?.ownLimit ?? "",
+    painSite: record.complaints[0]?.words.split(",")[0] ?? "",
+    units: unitSystem,
+  };
+  if (floor && session && items && items.length > 0)
     return (
       <FloorScreen
-        clientId={clientId}
-        owner={owner}
+        {...floor}
         plan={{ sessionId: session.id, isLight: session.isLight, items }}
-        context={context}
         known={await readStudio(scope.studioId, (em) => floorEventsOf(scope, em, session.id))}
-        usualScore={Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today)))}
-        limitScore={painLimitOf(record)}
-        missingMorning={record.sessions.some((each) => missesMorning(record, each, today))}
-        lastMorning={lastMorningOf(record, today)}
-        noteOf={{
-          name: record.client.name,
-          ageYears: Number(today.slice(0, 4)) - record.client.birthYear,
-          day: dayText(today),
-        }}
-        asksBelly={asksBelly(record.screen)}
-        away={awayToday(record, today)}
-        lastSharp={lastSharpOf(record, today)}
-        hadInjection={hadInjection(record, today)}
-        ownLimit={record.screen.person?.ownLimit ?? ""}
-        painSite={record.complaints[0]?.words.split(",")[0] ?? ""}
-        units={unitSystem}
       />
     );
   const programme = programmeItems(record, today);
-  if (programme.length > 0)
-    return (
-      <StartProgramme
-        clientId={clientId}
-        units={unitSystem}
-        isLight={laidOn(record, today)?.isLight === true}
-        isLaidToday={laidOn(record, today) !== undefined}
-        items={programme}
-      />
-    );
   const plans = currentPlans(record).filter(({ rung }) => isInCatalogue(rung.variationId));
-  if (plans.length === 0)
+  if (programme.length === 0 && plans.length === 0)
     return (
       <MessageScreen title="No plan yet">
         <p>Choose a rung on Fit and keep it; then it can be trained here.</p>
         <Link href={`/clients/${clientId}/fit`}>Go to Fit</Link>
       </MessageScreen>
     );
+  const common = { clientId, units: unitSystem };
+  const laid = laidOn(record, today);
   return (
-    <StartScreen
-      clientId={clientId}
-      units={unitSystem}
-      plans={plans.map(({ rung, prescription }) => ({
-        prescriptionId: prescription.id,
-        variationId: rung.variationId,
-        setting: rung.setting,
-        side: rung.side,
-        dose: prescription.dose,
-      }))}
+    <BeforeSession
+      floor={floor}
+      asOf={today}
+      programme={
+        programme.length > 0 ? { ...common, isLight: laid?.isLight === true, isLaidToday: laid !== undefined, items: programme } : null
+      }
+      kept={{
+        ...common,
+        plans: plans.map(({ rung, prescription }) => ({
+          prescriptionId: prescription.id,
+          variationId: rung.variationId,
+          setting: rung.setting,
+          side: rung.side,
+          dose: prescription.dose,
+        })),
+      }}
     />
   );
 }

@@ -1,0 +1,70 @@
+"use client";
+import { getLocalTimeZone, today } from "@internationalized/date";
+import { type ReactNode, useEffect, useState, useSyncExternalStore } from "react";
+import { v4 as newUuid } from "uuid";
+import type { Day } from "../../core/day";
+import type { FloorEvent, OpenedItem } from "../../core/floor/events";
+import { lightDose } from "../../core/session/session";
+import { useOutbox } from "../outbox/use-outbox";
+import { FloorScreen, type FloorScreenProps } from "./floor-screen";
+import type { FloorPlan } from "./floor-session";
+
+const planFrom = ({ sessionId, body }: FloorEvent): FloorPlan | null =>
+  body.kind === "session-opened"
+    ? {
+        sessionId,
+        isLight: body.isLight,
+        items: body.items.map(({ itemId, place, side, dose, part, inTurn }) => ({
+          itemId,
+          ...place,
+          side,
+          dose: body.isLight ? lightDose(dose) : dose,
+          part,
+          inTurn,
+        })),
+      }
+    : null;
+
+/** Today by this tablet's clock, where it stands. */
+const localDay = (): Day => today(getLocalTimeZone()).toString();
+const never = (): (() => void) => () => undefined;
+
+/** Begins a session on this tablet alone; the studio opens the same one once it hears of it. */
+export type BeginHere = (items: readonly Omit<OpenedItem, "itemId">[], isLight: boolean) => void;
+
+/**
+ * Before a session. Without a connection it can be begun here: the page as it was last seen has all that it takes, and
+ * a reload, or the tablet started anew, goes on with it.
+ */
+export function FloorStart({
+  floor,
+  asOf,
+  children,
+}: {
+  /** The floor as it will be, without its session; null while no body is measured. */
+  floor: Omit<FloorScreenProps, "plan" | "known"> | null;
+  /** The day this page was made by the studio. */
+  asOf: Day;
+  children: (begin: BeginHere | null, isOlder: boolean) => ReactNode;
+}) {
+  const owner = floor?.owner ?? { studioId: "", actorId: "", lockKey: "" };
+  const clientId = floor?.clientId ?? "";
+  const { outbox, state } = useOutbox(owner);
+  const [plan, setPlan] = useState<FloorPlan | null>(null);
+  const day = useSyncExternalStore(never, localDay, () => asOf);
+  useEffect(() => {
+    if (!outbox || !state.isReady || clientId === "") return;
+    let isCurrent = true;
+    void outbox.openedHere(clientId, localDay()).then((event) => isCurrent && event && setPlan(planFrom(event)));
+    return () => {
+      isCurrent = false;
+    };
+  }, [outbox, state.isReady, clientId]);
+  if (floor && plan) return <FloorScreen {...floor} plan={plan} known={[]} />;
+  const begin: BeginHere = (items, isLight) => {
+    if (!outbox) return;
+    const opened = items.map((item) => ({ itemId: newUuid(), ...item }));
+    setPlan(planFrom(outbox.append(newUuid(), { kind: "session-opened", clientId, day: localDay(), isLight, items: opened })));
+  };
+  return children(floor ? begin : null, day > asOf);
+}
