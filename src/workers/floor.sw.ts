@@ -11,7 +11,8 @@ const PAGES = "floor-pages";
 const FILES_OF_BUILD = `floor-files-${BUILD}`;
 const PATIENCE_S = 4;
 
-const isKept = ({ pathname }: URL): boolean => pathname === "/" || /^\/clients\/[^/]+\/(floor|fit)$/.test(pathname);
+const isKept = ({ pathname }: URL): boolean =>
+  pathname === "/" || /^\/floor\/[^/]+\/[^/]+$/.test(pathname) || /^\/clients\/[^/]+\/(floor|fit)$/.test(pathname);
 /** A page's own address: of what is asked in it only the place makes another page. */
 function addressOf({ origin, pathname, searchParams }: URL): string {
   const place = searchParams.get("place");

@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
+import { endSession, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
 const percentOf = async (page: Page, channel: string): Promise<number> =>
   parseInt((await page.locator(`[data-channel="${channel}"]`).innerText()).trim(), 10);
@@ -88,7 +88,7 @@ test("the whole loop by mouse, with a knee limited to 95 degrees by a surgeon", 
   await expect(page.getByText(/from the next set on/)).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText(/from the next set on/)).toBeHidden();
-  await page.getByRole("button", { name: "End session" }).click();
+  await endSession(page);
   await expect(page.getByText("1 set kept.")).toBeVisible();
   await page.getByRole("button", { name: "Effort 6", exact: true }).click();
   await expect(page.getByRole("button", { name: "Effort 6", exact: true, pressed: true })).toBeVisible();
@@ -190,6 +190,8 @@ test("the whole loop by keyboard alone", async ({ trainer: page }) => {
   await expect(page.getByRole("table", { name: "Sets" })).toContainText("2");
   await tabTo(/End session/);
   await page.keyboard.press("Enter");
+  await tabTo(/End it/);
+  await page.keyboard.press("Enter");
   await expect(page.getByText("Session ended")).toBeVisible();
   await expect(page.getByText("Saved in the studio")).toBeVisible();
 
@@ -253,5 +255,5 @@ test("tones stand on the audio clock: on a busy page none comes late", async ({ 
   // the phases of the tempo and the count are whole seconds: so is every distance between two tones
   const apart = heard.slice(1).map((at, i) => at - heard[i]!);
   for (const seconds of apart) expect(Math.abs(seconds - Math.round(seconds))).toBeLessThan(0.05);
-  await page.getByRole("button", { name: "End session" }).click();
+  await endSession(page);
 });

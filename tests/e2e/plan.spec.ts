@@ -1,4 +1,4 @@
-import { decideFirst, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
+import { decideFirst, endSession, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
 test("a session for a sore knee is built, reordered by mouse, keyboard and arrows, undone, laid on weeks and kept", async ({
   trainer: page,
@@ -133,7 +133,7 @@ test("what was kept is run on the floor: cut to the minutes, each side in turn, 
   await exercises.getByRole("button", { name: names[0]! }).click();
   await page.getByRole("button", { name: /was done without the timer/ }).click();
   await page.getByRole("button", { name: "Pain 0", exact: true }).click();
-  await page.getByRole("button", { name: "End session" }).click();
+  await endSession(page);
   await page.getByRole("button", { name: "Effort 4", exact: true }).click();
   await expect(page.getByText("Saved in the studio")).toBeVisible();
   const [kept] = await sql<{ relief: string }>(

@@ -101,3 +101,14 @@ export async function decideFirst(page: Page): Promise<void> {
     .click();
   await card?.waitForElementState("hidden");
 }
+
+/** Ends the session in hand: at once where all is done, else after it was asked. */
+export async function endSession(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "End session" }).click();
+  const sure = page.getByRole("button", { name: "End it" });
+  await sure
+    .or(page.getByRole("heading", { name: "Session ended" }))
+    .first()
+    .waitFor();
+  if (await sure.isVisible()) await sure.click();
+}

@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { expect, openClient, signIn, test } from "./studio";
+import { endSession, expect, openClient, signIn, test } from "./studio";
 
 const CLIENT = "Maren Holt";
 const setRows = (page: Page) =>
@@ -48,11 +48,11 @@ test("two tablets see each other's sets, take-backs and end, whatever their cloc
   await two.getByRole("button", { name: /^Take set / }).click();
   await expect(setRows(one)).toHaveCount(1);
   // the end is the end on both
-  await one.getByRole("button", { name: "End session" }).click();
+  await endSession(one);
   await expect(two.getByRole("heading", { name: "Session ended" })).toBeVisible();
   await two.getByRole("button", { name: "Ended too early: go on" }).click();
   await expect(one.getByRole("button", { name: "End session" })).toBeVisible();
-  await one.getByRole("button", { name: "End session" }).click();
+  await endSession(one);
   await expect(two.getByRole("heading", { name: "Session ended" })).toBeVisible();
   await other.close();
   complaints.length = 0;

@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { decideFirst, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
+import { decideFirst, endSession, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
 /** The last to run, as it ends by erasing a client. On Ansel, whose demo has a squat and a helper: hinge, bridge and step come beside them. */
 const CLIENT = "Ansel Birk";
@@ -66,7 +66,7 @@ test("a hinge, a bridge, a step and a helper are fitted, kept beside the squat, 
   await expect(question).toContainText("Pain over the agreed number: 6");
   await question.getByRole("button", { name: /^Ease/ }).click();
   await expect(page.getByText(/from the next set on/)).toBeVisible();
-  await page.getByRole("button", { name: "End session" }).click();
+  await endSession(page);
   await expect(page.getByText("2 sets kept.")).toBeVisible();
   await expect(page.getByText("Saved in the studio")).toBeVisible();
 

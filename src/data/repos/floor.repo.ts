@@ -1,4 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
+import type { Day } from "../../core/day";
 import { type EventRefusal, type FloorEvent, floorState, type Verdict } from "../../core/floor/events";
 import { PerformedSetRow, SessionItemRow, SessionRow } from "../loop-entities";
 import { audit, type Scope } from "../scope";
@@ -98,3 +99,12 @@ export async function floorEventsOf({ studioId }: Scope, em: EntityManager, sess
   );
   return rows.map((row) => ({ ...row, sessionId, occurredAt: new Date(row.occurredAt).toISOString() }));
 }
+
+/** Who has a session under way today: whoever may be trained beside another. */
+export const openToday = ({ studioId }: Scope, em: EntityManager, today: Day): Promise<{ clientId: string; name: string }[]> =>
+  em.execute(
+    `select distinct s.client_id as "clientId", v.name from training_session s
+       join lateral (select v.name from client_revision v where v.studio_id = s.studio_id and v.client_id = s.client_id order by v.created_at desc, v.id desc limit 1) v on true
+      where s.studio_id = ? and s.day = ?::date and s.ended_at is null order by v.name`,
+    [studioId, today],
+  );

@@ -2,6 +2,7 @@
 import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
 import { useEffect, useMemo, useState } from "react";
+import { createPortal } from "react-dom";
 import styled from "styled-components";
 import type { Away } from "../../core/progress/away";
 import type { FitContext } from "../../core/fit/context";
@@ -17,15 +18,18 @@ import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import type { Owner } from "../outbox/event-store";
+import { Ask } from "../kit/why";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { keepPage } from "../shell/keep-offline";
 import { useKeys } from "../shell/use-keys";
 import { itemName } from "../text/item-text";
 import { mixedText, settingText } from "../text/lever-text";
+import { useBeside } from "./beside";
 import { CheckInCard } from "./check-in-card";
+import { EndedCard } from "./ended-card";
+import { FloorStatus } from "./floor-status";
 import { ItemMenu } from "./item-menu";
 import { PainCard } from "./pain-card";
-import { PainPad } from "./pain-pad";
 import { SignQuestion, WarningStop, WhatNow } from "./questions";
 import { type NoteOf, ReferralNote } from "./referral-note";
 import { SetTable } from "./set-table";
@@ -75,42 +79,13 @@ export interface FloorScreenProps {
   /** What looks like poor form and is the joint's own. */
   ownLimit: string;
   painSite: string;
+  /** Who else has a session under way: one may be trained beside the other. */
+  others?: readonly { clientId: string; name: string }[];
   /** Whose note it is, where something is to be told to a clinician. */
   noteOf: NoteOf;
   /** A pregnancy, or a belly after one: how it looks is asked of every set. */
   asksBelly: boolean;
   units: UnitSystem;
-}
-
-function EndedCard({ clientId, session, note }: { clientId: string; session: FloorSession; note: React.ReactNode }) {
-  const setCount = session.log.state.sets.length;
-  return (
-    <Card aria-label="Session ended">
-      <Stack>
-        <Title>Session ended</Title>
-        <p>
-          {setCount} {setCount === 1 ? "set" : "sets"} kept. Tomorrow morning decides: ease, hold or build.
-        </p>
-        {setCount > 0 && (
-          <div>
-            <p style={{ marginBottom: 6 }}>How hard was all of it, asked of the client? 0 is rest, 10 the hardest there is.</p>
-            <PainPad
-              of="Effort"
-              label="How hard the session was"
-              value={session.log.state.effortScore}
-              onTap={(effortScore) => session.tellEffort(effortScore)}
-            />
-          </div>
-        )}
-        {note}
-        <Row>
-          <Link href={`/clients/${clientId}/morning`}>Morning after</Link>
-          <Link href="/">All clients</Link>
-          {session.log.state.warnings.length === 0 && <Button onPress={session.goOn}>Ended too early: go on</Button>}
-        </Row>
-      </Stack>
-    </Card>
-  );
 }
 
 function SmallFigure({ session, units }: { session: FloorSession; units: UnitSystem }) {
@@ -200,6 +175,7 @@ export function FloorScreen(props: FloorScreenProps) {
   const [isMuted, setMuted] = useState(false);
   const [isAuto, chooseAuto] = useAutoChoice();
   const [isNaming, setNaming] = useState(false);
+  const [isEnding, setEnding] = useState(false);
   const session = useSession(
     plan,
     context,
@@ -220,11 +196,15 @@ export function FloorScreen(props: FloorScreenProps) {
     Array.from({ length: 10 }, (_, score) => [String(score), () => canTapPain && session.tapPain(score)]),
   );
   useAwake(isActive);
-  useKeys({ ...painKeys, " ": toggle, e: () => isActive && session.ease(), E: () => isActive && session.ease() });
+  const { isShown, statusNode } = useBeside();
+  const keys = { ...painKeys, " ": toggle, e: () => isActive && session.ease(), E: () => isActive && session.ease() };
+  useKeys(isShown ? keys : {});
+  const status = statusNode && createPortal(<FloorStatus session={session} />, statusNode);
 
   if (!log.isReady) return <Page aria-busy>Reading what this tablet holds</Page>;
   const only = (card: React.ReactNode) => (
     <Page>
+      {status}
       <div style={{ maxWidth: 760, margin: "12px auto" }}>{card}</div>
     </Page>
   );
@@ -264,11 +244,39 @@ export function FloorScreen(props: FloorScreenProps) {
     <Row $gap={16}>
       <CheckField label="Sound" isSelected={!isMuted} onChange={(isOn) => setMuted(!isOn)} />
       <CheckField label="Next set by itself" isSelected={isAuto} onChange={chooseAuto} />
-      <Button onPress={session.end}>End session</Button>
+      <Button onPress={() => (session.next === null && allSetsDone ? session.end() : setEnding(true))}>End session</Button>
+      <Ask title="End the session?" isOpen={isEnding} onClose={() => setEnding(false)}>
+        <Stack>
+          <p>Sets are left. What was done is kept, and it can be gone on with.</p>
+          <Row>
+            <Button
+              $tone="primary"
+              onPress={() => {
+                setEnding(false);
+                session.end();
+              }}
+            >
+              End it
+            </Button>
+            <Button onPress={() => setEnding(false)}>Go on</Button>
+          </Row>
+        </Stack>
+      </Ask>
     </Row>
   );
   return (
     <Page>
+      {status}
+      {(props.others ?? []).length > 0 && statusNode === null && (
+        <Row $gap={8} style={{ marginBottom: 8 }}>
+          <Soft>Beside another:</Soft>
+          {props.others?.map((other) => (
+            <Link key={other.clientId} href={`/floor/${clientId}/${other.clientId}`}>
+              {other.name}
+            </Link>
+          ))}
+        </Row>
+      )}
       <Working
         {...props}
         session={session}

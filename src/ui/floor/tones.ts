@@ -9,6 +9,10 @@ const TONES = {
   end: { hz: 784, lengthS: 0.5 },
 } as const satisfies Record<Beat["kind"], { hz: number; lengthS: number }>;
 
+/** The second of two voices is a fourth higher and rounder, and comes from the other side. */
+const A_FOURTH = 4 / 3;
+const TO_ONE_SIDE = 0.6;
+
 /** Short tones, put ahead on the audio clock so that a busy page delays none. The context is made on the first tap, as browsers ask. */
 export class Tones {
   private context: AudioContext | null = null;
@@ -21,16 +25,19 @@ export class Tones {
   }
 
   /** `atS` by the audio clock; now where it is past. */
-  put(kind: Beat["kind"], atS = 0): void {
+  put(kind: Beat["kind"], atS = 0, voice: 0 | 1 | null = null): void {
     const startS = Math.max(atS, this.nowS());
     const { context } = this;
     if (!context) return;
     const { hz, lengthS } = TONES[kind];
     const [oscillator, gain] = [context.createOscillator(), context.createGain()];
-    oscillator.frequency.value = hz;
+    oscillator.frequency.value = voice === 1 ? hz * A_FOURTH : hz;
+    if (voice === 1) oscillator.type = "triangle";
     gain.gain.setValueAtTime(0.18, startS);
     gain.gain.exponentialRampToValueAtTime(0.001, startS + lengthS);
-    oscillator.connect(gain).connect(context.destination);
+    const pan = context.createStereoPanner();
+    pan.pan.value = voice === null ? 0 : voice === 0 ? -TO_ONE_SIDE : TO_ONE_SIDE;
+    oscillator.connect(gain).connect(pan).connect(context.destination);
     oscillator.start(startS);
     oscillator.stop(startS + lengthS);
     this.ahead = [...this.ahead.filter((each) => each.atS > this.nowS()), { oscillator, atS: startS }];

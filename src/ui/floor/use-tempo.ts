@@ -4,6 +4,7 @@ import type { Dose, Variation } from "../../core/catalogue/variation";
 import { steadyMs } from "../outbox/clock";
 import { COUNT_IN_S, toSchedule } from "../../core/dose/beats";
 import { repetitionS, tempoMoment, type TempoMoment } from "../../core/dose/dose";
+import { useBeside } from "./beside";
 import { Tones } from "./tones";
 
 /** The set under way, kept over a reload. `stoppedS` is set while it is stopped. */
@@ -47,6 +48,7 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
   const [running, setRunning] = useState<Running | null>(null);
   const [nowMs, setNowMs] = useState(0);
   const tones = useRef(new Tones());
+  const { voice } = useBeside();
   const goalS = dose.repetitionsHigh * repetitionS(dose);
   const sinceS = running === null ? 0 : (running.stoppedS ?? (nowMs - running.startedAtMs) / 1000);
   const elapsedS = Math.min(goalS, Math.max(0, sinceS));
@@ -84,7 +86,7 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
       const clocks = { elapsedS: (steadyMs() - startedAtMs) / 1000, audioS: ear.nowS() };
       const put = toSchedule(dose, startsBy, clocks, putUntilS);
       putUntilS = put.putUntilS;
-      for (const { kind, atAudioS } of put.tones) ear.put(kind, atAudioS);
+      for (const { kind, atAudioS } of put.tones) ear.put(kind, atAudioS, voice);
     };
     ahead();
     const timer = setInterval(ahead, LOOK_EVERY_MS);
@@ -93,10 +95,10 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
       // the last tone is heard out where the set came to its end by itself
       if (!isOver(dose, startedAtMs)) ear.silence();
     };
-  }, [startedAtMs, isMuted, dose, startsBy]);
+  }, [startedAtMs, isMuted, dose, startsBy, voice]);
   const count = useCallback(() => {
-    if (!isMuted) tones.current.put("count");
-  }, [isMuted]);
+    if (!isMuted) tones.current.put("count", 0, voice);
+  }, [isMuted, voice]);
 
   return {
     status: running === null ? "idle" : isDone ? "done" : running.stoppedS === null ? "running" : "stopped",

@@ -1,18 +1,14 @@
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
 import { asVariation } from "../../../core/catalogue/own";
-import { retestsOf } from "../../../core/assess/finding";
-import { conditionIds } from "../../../core/assess/pick";
-import { openWarningsOf } from "../../../core/record/derive";
 import { requireRecord } from "../../../server/record";
 import { requireSignedIn } from "../../../server/session";
 import { KnowRows } from "../../../ui/catalogue/know-rows";
 import { ModelLinked } from "../../../ui/kit/why";
 import { Header } from "../../../ui/shell/header";
-import { LimitsBar } from "../../../ui/shell/limits-bar";
 import { ageOn } from "../../../ui/text/day-text";
-import { responseText } from "../../../ui/text/decision-text";
 import { massText, statureText } from "../../../ui/text/quantity-text";
+import { ClientLimits } from "./client-limits";
 
 interface Props {
   params: Promise<{ clientId: string }>;
@@ -31,7 +27,6 @@ export default async function ClientLayout({ params, children }: Props) {
   const { client } = record;
   const measure = record.measures.at(-1);
   const size = measure ? `, ${statureText(measure.heightM, unitSystem)}, ${massText(measure.massKg, unitSystem)}` : "";
-  const last = record.responses.at(-1);
   return (
     <KnowRows rows={record.ownRows.map(asVariation)}>
       <Header
@@ -39,16 +34,7 @@ export default async function ClientLayout({ params, children }: Props) {
         owner={owner}
         client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }}
       />
-      <LimitsBar
-        clientId={client.id}
-        limits={record.limits}
-        warnings={openWarningsOf(record)}
-        today={today}
-        units={unitSystem}
-        ownLimit={record.screen.person?.ownLimit ?? ""}
-        overdueCount={retestsOf(record.findings, conditionIds(record.screen), today).filter(({ isOverdue }) => isOverdue).length}
-        last={last ? `Last session: ${responseText[last.class]}` : "No morning yet"}
-      />
+      <ClientLimits record={record} today={today} units={unitSystem} />
       <ModelLinked href={`/clients/${client.id}/model`}>{children}</ModelLinked>
     </KnowRows>
   );

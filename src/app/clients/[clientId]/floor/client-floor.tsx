@@ -1,0 +1,126 @@
+import Link from "next/link";
+import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
+import type { Day } from "../../../../core/day";
+import type { ClientRecord } from "../../../../core/record/record";
+import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
+import { awayToday, laidOn, programmeItems } from "../../../../core/record/programme";
+import { painLimitOf } from "../../../../core/record/school";
+import { hadInjection, plannedOf, responseTo } from "../../../../core/record/history";
+import { readStudio } from "../../../../data/orm";
+import { floorEventsOf, openToday } from "../../../../data/repos/floor.repo";
+import { lightDose } from "../../../../core/session/session";
+import { asksBelly, screenGate } from "../../../../core/screen/screen";
+import { requireRecord } from "../../../../server/record";
+import { requireSignedIn } from "../../../../server/session";
+import { BeforeSession } from "../../../../ui/floor/before-session";
+import { FloorScreen } from "../../../../ui/floor/floor-screen";
+import { GateScreen } from "../../../../ui/screen/gate-notice";
+import { dayText } from "../../../../ui/text/day-text";
+import { MessageScreen } from "../../../../ui/shell/message-screen";
+
+/** The exercise that ended a set with sharp pain in the session before today's. */
+function lastSharpOf(record: ClientRecord, today: Day): string {
+  const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
+  const sharp = last?.sets.find(({ endedBy }) => endedBy === "sharp");
+  const item = last?.items.find(({ id }) => id === sharp?.itemId);
+  const planned = item && plannedOf(record, item);
+  return planned ? variationById(planned.rung.variationId).name.toLowerCase() : "";
+}
+
+const lastMorningOf = (record: ClientRecord, today: Day) => {
+  const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
+  return last ? (responseTo(record, last)?.class ?? null) : null;
+};
+
+/** The floor of one client, whatever stands in its way: a sign, a question of Screen, no plan, or nothing begun yet. */
+export async function ClientFloor({ clientId }: { clientId: string }) {
+  const { today, unitSystem, scope, owner } = await requireSignedIn();
+  const record = await requireRecord(clientId);
+  const context = fitContextOf(record, today);
+  const session =
+    record.sessions.findLast(({ day, endedAt }) => day === today && endedAt === null) ??
+    record.sessions.findLast(({ day }) => day === today);
+  const items = session?.items.flatMap((item) => {
+    const planned = plannedOf(record, item);
+    if (!planned) return [];
+    const { rung, prescription } = planned;
+    const { part, inTurn } = item;
+    const dose = session.isLight ? lightDose(prescription.dose) : prescription.dose;
+    return [{ itemId: item.id, variationId: rung.variationId, setting: rung.setting, side: rung.side, dose, part, inTurn }];
+  });
+
+  // a sign that was not said in this session, or an answer on Screen, stops a session under way as well; its own sign is the floor's to show
+  const isOver = session !== undefined && session.endedAt !== null;
+  const isSaidElsewhere = openWarningsOf(record).some(({ sourceId }) => !session?.warnings.some(({ eventId }) => eventId === sourceId));
+  if (!isOver && isSaidElsewhere)
+    return (
+      <MessageScreen title="A warning sign stands open">
+        <p>No session until a clinician has cleared it: who, in which role, and when.</p>
+        <Link href={`/clients/${clientId}/limits`}>Record a clearance</Link>
+      </MessageScreen>
+    );
+  const gate = screenGate(record.screen, today, []);
+  if (!isOver && gate.state !== "open") return <GateScreen clientId={clientId} gate={gate} />;
+
+  const floor = context && {
+    clientId,
+    owner,
+    context,
+    usualScore: Math.max(0, ...record.complaints.map(({ id }) => usualScoreOn(record, id, today))),
+    limitScore: painLimitOf(record),
+    missingMorning: record.sessions.some((each) => missesMorning(record, each, today)),
+    lastMorning: lastMorningOf(record, today),
+    noteOf: { name: record.client.name, ageYears: Number(today.slice(0, 4)) - record.client.birthYear, day: dayText(today) },
+    asksBelly: asksBelly(record.screen),
+    away: awayToday(record, today),
+    lastSharp: lastSharpOf(record, today),
+    hadInjection: hadInjection(record, today),
+    ownLimit: record.screen.person?.ownLimit ?? "",
+    painSite: record.complaints[0]?.words.split(",")[0] ?? "",
+    units: unitSystem,
+  };
+  if (floor && session && items && items.length > 0) {
+    const [known, others] = await readStudio(scope.studioId, async (em) => [
+      await floorEventsOf(scope, em, session.id),
+      await openToday(scope, em, today),
+    ]);
+    return (
+      <FloorScreen
+        {...floor}
+        plan={{ sessionId: session.id, isLight: session.isLight, items }}
+        known={known}
+        others={others.filter((other) => other.clientId !== clientId)}
+      />
+    );
+  }
+  const programme = programmeItems(record, today);
+  const plans = currentPlans(record).filter(({ rung }) => isInCatalogue(rung.variationId));
+  if (programme.length === 0 && plans.length === 0)
+    return (
+      <MessageScreen title="No plan yet">
+        <p>Choose a rung on Fit and keep it; then it can be trained here.</p>
+        <Link href={`/clients/${clientId}/fit`}>Go to Fit</Link>
+      </MessageScreen>
+    );
+  const common = { clientId, units: unitSystem };
+  const laid = laidOn(record, today);
+  return (
+    <BeforeSession
+      floor={floor}
+      asOf={today}
+      programme={
+        programme.length > 0 ? { ...common, isLight: laid?.isLight === true, isLaidToday: laid !== undefined, items: programme } : null
+      }
+      kept={{
+        ...common,
+        plans: plans.map(({ rung, prescription }) => ({
+          prescriptionId: prescription.id,
+          variationId: rung.variationId,
+          setting: rung.setting,
+          side: rung.side,
+          dose: prescription.dose,
+        })),
+      }}
+    />
+  );
+}
