@@ -1,3 +1,5 @@
+import { floorInputSchema, type ToleranceInput, toleranceInputSchema } from "../src/schemas/floor-input.schema";
+import { runFloor, runTolerance } from "./floor";
 import type Joi from "joi";
 import { bodyFromMeasure } from "../src/core/body/body";
 import { variationById } from "../src/core/catalogue/catalogue";
@@ -10,8 +12,6 @@ import { stairAround, stairToGoal } from "../src/core/fit/stair";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../src/core/fit/step";
 import { bandTension } from "../src/core/mechanics/band";
 import { strapLean } from "../src/core/mechanics/levers";
-import { floorState } from "../src/core/floor/events";
-import { nextItem, restAfterS } from "../src/core/floor/order";
 import { decide } from "../src/core/progress/decide";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
@@ -27,8 +27,6 @@ import {
   demandInputSchema,
   type DemandInput,
   fitInputSchema,
-  type FloorInput,
-  floorInputSchema,
   catalogueInputSchema,
   compareInputSchema,
   neighboursInputSchema,
@@ -157,11 +155,6 @@ function runDecide({
   });
 }
 
-function runFloor({ items, events }: FloorInput): unknown {
-  const state = floorState(events);
-  return { ...state, next: nextItem(items, state)?.itemId ?? null, restS: restAfterS(items, state) };
-}
-
 export const COMMANDS: Readonly<Record<string, Command>> = {
   mechanics: {
     summary: "Worked examples of the body model in their own shorthand",
@@ -246,6 +239,13 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
       "What the events of a session add up to, whatever their order: sets, eases, what is stopped, whose set is next and the rest before it",
     schema: floorInputSchema,
     run: runFloor,
+  },
+  tolerance: {
+    summary:
+      "What a joint takes, learnt from every answered dose; what a dose at the ceiling would answer, and whether the ceiling should move",
+    schema: toleranceInputSchema,
+    check: ({ fromDay, today }: ToleranceInput) => (fromDay > today ? [{ path: "fromDay", code: "day.future" }] : []),
+    run: runTolerance,
   },
   screen: {
     summary: "What was answered before training: whether a session may be built, and what the rules close, ask and remind of",

@@ -1,6 +1,6 @@
 "use server";
 import Joi from "joi";
-import { adjustCeiling, raiseCeiling, recordCalmPose } from "../data/loop/calibrate";
+import { adjustCeiling, takeProposedCeiling, recordCalmPose } from "../data/loop/calibrate";
 import { endLimit } from "../data/loop/correct";
 import { withRecord } from "../data/loop/load";
 import { addLimit } from "../data/repos/client.repo";
@@ -31,8 +31,10 @@ export async function recordCalmPoseAction(clientId: string, input: unknown, ste
   );
 }
 
-export async function raiseCeilingAction(clientId: string, stepId: unknown): Promise<StepResult> {
-  return takeStep("raise-ceiling", stepId, Joi.any(), null, ({ scope, today }, em) => raiseCeiling(scope, em, clientId, today));
+export async function takeProposedCeilingAction(clientId: string, stepId: unknown): Promise<StepResult> {
+  return takeStep("take-proposed-ceiling", stepId, Joi.any(), null, ({ scope, today }, em) =>
+    takeProposedCeiling(scope, em, clientId, today),
+  );
 }
 
 /** A ceiling made tighter at will, or looser with a reason. */

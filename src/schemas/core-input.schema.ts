@@ -1,6 +1,3 @@
-import type { FloorEvent } from "../core/floor/events";
-import type { OrderedItem } from "../core/floor/order";
-import { floorEventSchema } from "./floor.schema";
 import Joi from "joi";
 import type { BodyMeasure } from "../core/body/body";
 import { type Dose, type Pattern, PATTERNS } from "../core/catalogue/variation";
@@ -260,26 +257,6 @@ export const decideInputSchema = Joi.object<DecideInput>({
   isAhead: Joi.boolean().default(false),
   holdsRunning: Joi.number().integer().min(0).max(1000).default(0),
   sharpMarks: Joi.number().integer().min(0).max(1000).default(0),
-}).required();
-
-export interface FloorInput {
-  items: OrderedItem[];
-  events: FloorEvent[];
-}
-/** The items of a session in their order, and what happened, in whatever order it arrived. */
-export const floorInputSchema = Joi.object<FloorInput>({
-  items: Joi.array()
-    .items(
-      Joi.object({
-        itemId: Joi.string().max(80).required(),
-        setCount: within({ min: 1, max: 20 }).integer().required(),
-        restS: within({ min: 0, max: 600 }).default(60),
-        inTurn: Joi.boolean().default(false),
-      }),
-    )
-    .max(60)
-    .default([]),
-  events: Joi.array().items(floorEventSchema).max(10_000).required(),
 }).required();
 
 export interface CalibrateInput {

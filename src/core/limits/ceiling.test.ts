@@ -2,15 +2,7 @@ import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import { BODY, calmCeilings } from "../fit/fit.fixture";
 import { DEFAULT_POSTURE } from "../mechanics/posture";
-import {
-  type AnsweredDose,
-  type CalmPose,
-  type Ceiling,
-  ceilingsFromCalmPose,
-  currentCeilings,
-  isProvisional,
-  proposedRaise,
-} from "./ceiling";
+import { type AnsweredDose, type CalmPose, type Ceiling, ceilingsFromCalmPose, currentCeilings, isProvisional } from "./ceiling";
 import { LIMIT_BOUNDS } from "./limit";
 import { BACK_ACTION_N, BACK_MOST_N, backRailN, railOf } from "./rails";
 import { sideToWatch, strictestLimitScore, usualScoreOf } from "./complaint";
@@ -110,14 +102,6 @@ describe("a ceiling", () => {
     expect(isProvisional(CEILING, [dose("2026-10-01", 1, "noticed")])).toBe(true);
     expect(isProvisional(CEILING, [dose("2026-09-01", 1, "calm")])).toBe(true);
     expect(isProvisional(CEILING, [dose("2026-10-01", 1, "calm")])).toBe(false);
-  });
-  test("is proposed 5 % higher after two calm mornings near it, and not otherwise", () => {
-    const calm = [dose("2026-10-05", 0.96, "calm"), dose("2026-10-08", 0.97, "calm")];
-    expect(proposedRaise(CEILING, calm)).toBeCloseTo(42);
-    expect(proposedRaise(CEILING, calm.slice(1))).toBeNull();
-    expect(proposedRaise(CEILING, [...calm, dose("2026-10-11", 0.96, "noticed")])).toBeNull();
-    expect(proposedRaise(CEILING, [dose("2026-10-05", 0.94, "calm"), dose("2026-10-08", 0.97, "calm")])).toBeNull();
-    expect(proposedRaise({ ...CEILING, fromDay: "2026-10-07" }, calm)).toBeNull();
   });
   test("is superseded by a later one of the same channel and side", () => {
     const [kneecap] = calmCeilings("kneecap", 0.58) as [Ceiling];

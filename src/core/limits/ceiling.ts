@@ -21,12 +21,9 @@ export interface Ceiling {
   isShareMeasured: boolean;
 }
 
-/** After calm mornings near the ceiling, this much more is proposed. */
-export const CEILING_RAISE_FRACTION = 0.05;
 /** How far a trainer may move a ceiling at once: loosened, it is provisional again. */
 export const ADJUST_LIMITS = { min: 0.3, max: 1.1 } as const;
 export const NEAR_CEILING_USE = 0.95;
-export const CALM_MORNINGS_TO_RAISE = 2;
 
 /** The lowest set-up that stayed quiet, and what said stop there. */
 export interface CalmPose {
@@ -88,13 +85,6 @@ const confirms = ({ fromDay }: Pick<Ceiling, "fromDay">, { day, useFraction, res
 /** Provisional until a dose at the calm pose was calm the next morning; the calm pose itself is the first such dose. */
 export const isProvisional = (ceiling: Pick<Ceiling, "fromDay">, doses: readonly AnsweredDose[]): boolean =>
   !doses.some((dose) => confirms(ceiling, dose));
-
-/** The value to propose after calm mornings near the ceiling, or null. The trainer confirms; a limit still binds. */
-export function proposedRaise(ceiling: Pick<Ceiling, "value" | "fromDay">, doses: readonly AnsweredDose[]): number | null {
-  const last = doses.filter(({ day, response }) => day > ceiling.fromDay && response !== null).slice(-CALM_MORNINGS_TO_RAISE);
-  const near = last.length === CALM_MORNINGS_TO_RAISE && last.every((d) => d.response === "calm" && d.useFraction >= NEAR_CEILING_USE);
-  return near ? ceiling.value * (1 + CEILING_RAISE_FRACTION) : null;
-}
 
 /** The ceilings that count today: for each channel and side the latest one. */
 export function currentCeilings<C extends Pick<Ceiling, "channel" | "side" | "fromDay">>(all: readonly C[], today: Day): C[] {

@@ -156,6 +156,7 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
   if (!planned || !context) return null;
   const { rung, prescription } = planned;
   const { dose } = prescription;
+  const proposal = ceilingProposal(record, context);
   return {
     today,
     dose,
@@ -169,7 +170,7 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     easeTwice: easeTwice(context, rung, dose),
     easeUntilAllowed: easeUntilAllowed(context, rung, dose),
     build: buildOnce(context, rung, dose),
-    proposedCeiling: ceilingProposal(record, context)?.value ?? null,
+    proposedCeiling: proposal?.move === "raise" ? proposal.value : null,
     isAhead: isAhead(record, rung),
     holdsRunning: holdsRunning(record, rung),
     sharpMarks: record.sessions.reduce((sum, each) => sum + sharpMarksIn(record, each, rung), 0),

@@ -4,7 +4,8 @@ import { type Day, daysBetween } from "../day";
 import { variationById } from "../catalogue/catalogue";
 import type { Pattern } from "../catalogue/variation";
 import type { FitContext } from "../fit/context";
-import { type AnsweredDose, type Ceiling, isProvisional, proposedRaise } from "../limits/ceiling";
+import { type AnsweredDose, type Ceiling, isProvisional } from "../limits/ceiling";
+import { proposedCeiling, type Tolerance, toleranceFrom, type ToleranceProposal, type ToldDose } from "../limits/tolerance";
 import { RAIL_CHANNELS, type RailChannelId } from "../limits/rails";
 import { ask, demandOn, WHOLE } from "../templates/ask";
 import { isLoad } from "../templates/form";
@@ -116,14 +117,55 @@ export const isCeilingProvisional = (record: ClientRecord, subject: Subject, cei
   !record.confirmedCeilingIds.includes(ceiling.id) &&
   isProvisional(ceiling, answeredDoses(record, subject, ceiling));
 
-/** A ceiling that calm mornings near it allow to be raised, with the value proposed. */
+/** What a session's hardest work on one ceiling asked, and how the morning answered: calm only where all was done as prescribed. */
+export function toldDoses(record: ClientRecord, subject: Subject, ceiling: Ceiling): ToldDose[] {
+  const demandOf = oncePerRung((rung) =>
+    demandOn(
+      ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: [ceiling.channel] }),
+      ceiling.channel,
+      ceiling.side,
+    ),
+  );
+  const limitScore = painLimitOf(record);
+  return record.sessions.flatMap((session): ToldDose[] => {
+    const response = responseTo(record, session);
+    if (!response || session.warnings.length > 0) return [];
+    const doses = session.items.flatMap((item): ToldDose[] => {
+      const planned = plannedOf(record, item);
+      const outcome = outcomeOf(record, session, item);
+      if (!planned || outcome.sets.length === 0) return [];
+      if (response.class === "calm" && !isAsPrescribed(outcome, planned.prescription.dose, limitScore)) return [];
+      const repetitions = outcome.sets.reduce((sum, set) => sum + set.repetitions, 0);
+      return [{ day: session.day, demand: demandOf(planned.rung)?.head ?? 0, repetitions, response: response.class }];
+    });
+    const [hardest] = doses.filter(({ demand }) => demand > 0).toSorted((a, b) => b.demand - a.demand);
+    return hardest ? [hardest] : [];
+  });
+}
+
+/** What is believed of one ceiling, what it rests on, and what follows. */
+export interface LearntOf {
+  ceiling: Ceiling;
+  belief: Tolerance;
+  doses: readonly ToldDose[];
+  proposal: ToleranceProposal;
+}
+/** The curve of one ceiling, learnt from every answered dose; its calm pose is where it starts. */
+export function learntOf(record: ClientRecord, subject: Subject, ceiling: Ceiling, today: Day): LearntOf {
+  const raisedBy = record.ceilings.find(({ id }) => id === ceiling.id)?.raisedBy ?? 1;
+  const doses = toldDoses(record, subject, ceiling).filter(({ day }) => day <= today);
+  const belief = toleranceFrom({ calibrated: ceiling.value / raisedBy, fromDay: ceiling.fromDay }, doses, today);
+  return { ceiling, belief, doses, proposal: proposedCeiling(ceiling.value, belief, doses) };
+}
+
+/** The first ceiling that its mornings say should move. A limit on the same channel binds whatever is proposed. */
 export function ceilingProposal(
   record: ClientRecord,
-  { subject, ceilings }: Pick<FitContext, "subject" | "ceilings">,
-): { ceiling: Ceiling; value: number } | null {
+  { subject, ceilings, today }: Pick<FitContext, "subject" | "ceilings" | "today">,
+): { ceiling: Ceiling; move: "raise" | "lower"; value: number } | null {
   for (const ceiling of ceilings) {
-    const value = proposedRaise(ceiling, answeredDoses(record, subject, ceiling));
-    if (value !== null) return { ceiling, value };
+    const { proposal } = learntOf(record, subject, ceiling, today);
+    if (proposal.move !== "keep") return { ceiling, move: proposal.move, value: proposal.value };
   }
   return null;
 }

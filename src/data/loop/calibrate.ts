@@ -124,8 +124,8 @@ export const adjustCeiling = (
     return { ok: true };
   });
 
-/** The trainer's yes to a ceiling that calm mornings near it have earned. */
-export const raiseCeiling = (scope: Scope, em: EntityManager, clientId: string, today: Day): Promise<Taken> =>
+/** The trainer's yes to a ceiling that its mornings say should move, up or down. */
+export const takeProposedCeiling = (scope: Scope, em: EntityManager, clientId: string, today: Day): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
     const context = fitContextOf(record, today);
     const proposal = context && ceilingProposal(record, context);

@@ -1,14 +1,15 @@
 "use client";
 import Link from "next/link";
-import { useMemo, useState } from "react";
+import { lazy, Suspense, useMemo, useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
-import { adjustCeilingAction, raiseCeilingAction } from "../../actions/limits";
+import { adjustCeilingAction, takeProposedCeilingAction } from "../../actions/limits";
 import { variationById } from "../../core/catalogue/catalogue";
 import { type CeilingRow, confidenceOf } from "../../core/fit/ceiling-table";
 import { DEFAULT_KIT } from "../../core/fit/context";
 import { ADJUST_LIMITS, type Ceiling } from "../../core/limits/ceiling";
 import type { Day } from "../../core/day";
+import type { LearntOf } from "../../core/record/history";
 import type { CalmPoseFact, CeilingFact } from "../../core/record/record";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { poseOf } from "../../core/templates/pose";
@@ -25,10 +26,14 @@ import { Ask, Why } from "../kit/why";
 import { jointText } from "../text/channel-text";
 import { boundText, boundValueText, confidenceText, moveText } from "../text/ceiling-text";
 import { dayText } from "../text/day-text";
+import { learntText } from "../text/tolerance-text";
+import { percentText } from "../text/quantity-text";
 import { poseFailureText } from "../text/fit-text";
 import { capital } from "../text/limit-text";
 import { color } from "../theme/tokens";
 import { BoundsScale } from "./bounds-scale";
+
+const ToleranceCurve = lazy(() => import("./tolerance-curve"));
 
 const Line = styled.li<{ $isChosen: boolean }>`
   display: grid;
@@ -46,7 +51,9 @@ export interface CeilingsCardProps {
   /** Every ceiling that was ever set, oldest first. */
   history: readonly CeilingFact[];
   calmPoses: readonly CalmPoseFact[];
-  proposal: { ceilingId: string; value: number } | null;
+  proposal: { ceilingId: string; move: "raise" | "lower"; value: number } | null;
+  /** What was learnt of each ceiling from its mornings. */
+  learnt: readonly LearntOf[];
   subject: Subject | null;
   today: Day;
   units: UnitSystem;
@@ -180,6 +187,8 @@ export function CeilingsCard(props: CeilingsCardProps) {
   const { clientId, rows, history, calmPoses, proposal, subject, today, units, onMeasure } = props;
   const [chosen, setChosen] = useState<string | null>(null);
   const [adjusting, setAdjusting] = useState<Ceiling | null>(null);
+  const [learning, setLearning] = useState<Ceiling | null>(null);
+  const learnt = learning && props.learnt.find(({ ceiling }) => ceiling.id === learning.id);
   const raising = useStep();
   const keyOf = ({ channel, side }: CeilingRow): string => `${channel} ${side}`;
   const inHand = rows.find((row) => keyOf(row) === chosen) ?? rows.find((row) => ceilingOf(row) !== null) ?? null;
@@ -235,9 +244,9 @@ export function CeilingsCard(props: CeilingsCardProps) {
                       <Button
                         $tone="primary"
                         isDisabled={raising.isTaking}
-                        onPress={() => raising.take((stepId) => raiseCeilingAction(clientId, stepId))}
+                        onPress={() => raising.take((stepId) => takeProposedCeilingAction(clientId, stepId))}
                       >
-                        Raise by 5%
+                        {proposal.move === "raise" ? "Raise" : "Lower"} to {percentText(proposal.value / ceiling.value)}
                       </Button>
                     )}
                     {ceiling && row !== inHand && (
@@ -246,6 +255,14 @@ export function CeilingsCard(props: CeilingsCardProps) {
                         onPress={() => setChosen(keyOf(row))}
                       >
                         pose
+                      </TextButton>
+                    )}
+                    {ceiling && (
+                      <TextButton
+                        aria-label={`What mornings say of the ${jointText(row.channel, row.side)}`}
+                        onPress={() => setLearning(ceiling)}
+                      >
+                        mornings
                       </TextButton>
                     )}
                     {ceiling && (
@@ -271,6 +288,20 @@ export function CeilingsCard(props: CeilingsCardProps) {
         </Columns>
       )}
       <Problem text={raising.problem} />
+      <Ask
+        title={learning ? `Mornings of the ${jointText(learning.channel, learning.side)}` : ""}
+        isOpen={learning !== null}
+        onClose={() => setLearning(null)}
+      >
+        {learnt && (
+          <Stack $gap={8}>
+            <p>{learntText(learnt)}</p>
+            <Suspense fallback={<Soft>Drawing</Soft>}>
+              <ToleranceCurve {...learnt} />
+            </Suspense>
+          </Stack>
+        )}
+      </Ask>
       <Ask title="Tighten or loosen" isOpen={adjusting !== null} onClose={() => setAdjusting(null)}>
         {adjusting && <AdjustForm clientId={clientId} ceiling={adjusting} onDone={() => setAdjusting(null)} />}
       </Ask>

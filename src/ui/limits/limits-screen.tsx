@@ -15,6 +15,7 @@ import type { Day } from "../../core/day";
 import { isBinding, type Lift, type Limit, limitState } from "../../core/limits/limit";
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Warning } from "../../core/progress/warning";
+import type { LearntOf } from "../../core/record/history";
 import type { CalmPoseFact, CeilingFact, ClientProfile } from "../../core/record/record";
 import type { SchoolChoice } from "../../core/school/school";
 import type { Subject } from "../../core/templates/template";
@@ -52,7 +53,8 @@ export interface LimitsScreenProps {
   rows: readonly CeilingRow[];
   history: readonly CeilingFact[];
   calmPoses: readonly CalmPoseFact[];
-  proposal: { ceilingId: string; value: number } | null;
+  proposal: { ceilingId: string; move: "raise" | "lower"; value: number } | null;
+  learnt: readonly LearntOf[];
   subject: Subject | null;
   measure: BodyMeasure | null;
   posture: PostureRule;
@@ -123,7 +125,17 @@ export function LimitsScreen(props: LimitsScreenProps) {
           <ClearanceCard key={`${warning.sourceId} ${warning.sign}`} clientId={clientId} warning={warning} />
         ))}
         <CeilingsCard
-          {...{ clientId, rows: props.rows, history: props.history, calmPoses: props.calmPoses, proposal, subject, today, units }}
+          {...{
+            clientId,
+            rows: props.rows,
+            history: props.history,
+            calmPoses: props.calmPoses,
+            learnt: props.learnt,
+            proposal,
+            subject,
+            today,
+            units,
+          }}
           onMeasure={() => setOpen("calm-pose")}
         />
         <Columns $template="1fr 1fr">

@@ -123,7 +123,7 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
     case "sharp-marks":
       return `${reason.count} sets of this exercise ended with sharp pain: leave it, and take another on Fit or Plan.`;
     case "ceiling-proposed":
-      return "Calm mornings near the ceiling: a ceiling 5% higher is proposed, for you to confirm.";
+      return "Its mornings say more is taken calmly: a higher ceiling is proposed under Limits, for you to confirm.";
     default:
       return unreachable(reason);
   }

@@ -1,6 +1,6 @@
 import { ceilingTable } from "../../../../core/fit/ceiling-table";
 import { fitContextOf, openWarningsOf } from "../../../../core/record/derive";
-import { ceilingProposal, isCeilingProvisional } from "../../../../core/record/history";
+import { ceilingProposal, isCeilingProvisional, learntOf } from "../../../../core/record/history";
 import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
 import { readStudio } from "../../../../data/orm";
 import { listCeilings } from "../../../../data/repos/client.repo";
@@ -31,7 +31,8 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
       }
       history={history}
       calmPoses={record.calmPoses}
-      proposal={proposal && { ceilingId: proposal.ceiling.id, value: proposal.value }}
+      proposal={proposal && { ceilingId: proposal.ceiling.id, move: proposal.move, value: proposal.value }}
+      learnt={context ? context.ceilings.map((ceiling) => learntOf(record, context.subject, ceiling, today)) : []}
       subject={context?.subject ?? null}
       measure={bodyMeasureOf(record)}
       posture={postureOf(record)}

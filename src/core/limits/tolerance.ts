@@ -1,0 +1,162 @@
+import { type Day, daysBetween } from "../day";
+
+/** A dose on one channel and side, and how the morning after answered. */
+export interface ToldDose {
+  day: Day;
+  /** What it asked, in the channel's unit. */
+  demand: number;
+  /** Repetitions of that side, all sets together. */
+  repetitions: number;
+  response: "calm" | "noticed" | "flare";
+}
+
+/** What is believed of the most a joint takes calmly: a weight for each of a grid of values. */
+export interface Tolerance {
+  /** In the channel's unit, ascending, even in their logarithm. */
+  values: readonly number[];
+  /** Sum 1. */
+  weights: readonly number[];
+  asOf: Day;
+}
+
+/**
+ * Our own model, marked so. A dose is felt as log(demand / tolerance) plus a part of log(repetitions / usual); what is
+ * noticed begins a little above the tolerance, a flare further up, both with logistic spread. The prior is the calibrated
+ * ceiling, known to about a fifth; belief widens with time, for joints change.
+ */
+const MODEL = {
+  priorSd: 0.2,
+  /** Of the logarithm, in a week without a dose. */
+  driftSdPerWeek: 0.035,
+  repetitionsUsual: 24,
+  repetitionsPower: 0.15,
+  noticedAt: 0.06,
+  flareAt: 0.2,
+  spread: 0.05,
+  /** A morning may be bad for another reason, whatever was done. */
+  otherCause: 0.03,
+} as const;
+const [REACH, POINTS, HALVINGS] = [0.9, 181, 14];
+
+const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
+const felt = (demand: number, repetitions: number, tolerance: number): number =>
+  Math.log(demand / tolerance) + MODEL.repetitionsPower * Math.log(Math.max(1, repetitions) / MODEL.repetitionsUsual);
+/** Chances of a morning that is calm, noticed or a flare, were this the tolerance. */
+function chances(demand: number, repetitions: number, tolerance: number): Record<ToldDose["response"], number> {
+  const x = felt(demand, repetitions, tolerance);
+  const { noticedAt, flareAt, spread, otherCause } = MODEL;
+  const flare = logistic((x - flareAt) / spread);
+  const noticed = logistic((x - noticedAt) / spread);
+  return {
+    calm: (1 - otherCause) * (1 - noticed),
+    noticed: (1 - otherCause) * (noticed - flare) + (2 / 3) * otherCause,
+    flare: (1 - otherCause) * flare + otherCause / 3,
+  };
+}
+
+const normalized = (weights: readonly number[]): number[] => {
+  const sum = weights.reduce((all, weight) => all + weight, 0);
+  return weights.map((weight) => weight / sum);
+};
+/** What the calibrated ceiling alone says. */
+export function priorTolerance(ceilingValue: number, asOf: Day): Tolerance {
+  const us = Array.from({ length: POINTS }, (_, i) => -REACH + (2 * REACH * i) / (POINTS - 1));
+  return {
+    values: us.map((u) => ceilingValue * Math.exp(u)),
+    weights: normalized(us.map((u) => Math.exp(-((u / MODEL.priorSd) ** 2) / 2))),
+    asOf,
+  };
+}
+/** The same belief some days later: a little wider. */
+function later({ values, weights, asOf }: Tolerance, day: Day): Tolerance {
+  const days = Math.max(0, daysBetween(asOf, day));
+  if (days === 0) return { values, weights, asOf };
+  const step = (2 * REACH) / (POINTS - 1);
+  const sd = (MODEL.driftSdPerWeek * Math.sqrt(days / 7)) / step;
+  const half = Math.max(1, Math.ceil(3 * sd));
+  const kernel = Array.from({ length: 2 * half + 1 }, (_, i) => Math.exp(-(((i - half) / sd) ** 2) / 2));
+  const spread = weights.map((_, i) =>
+    kernel.reduce((sum, part, k) => sum + part * (weights[Math.min(POINTS - 1, Math.max(0, i + k - half))] ?? 0), 0),
+  );
+  return { values, weights: normalized(spread), asOf: day };
+}
+
+/** What is believed after these doses, taken by their day; on the day asked for. A dose of nothing says nothing. */
+export function toleranceFrom(ceiling: { calibrated: number; fromDay: Day }, doses: readonly ToldDose[], today: Day): Tolerance {
+  const known = doses.filter(({ day, demand }) => day <= today && demand > 0).toSorted((a, b) => a.day.localeCompare(b.day));
+  const start = known[0] && known[0].day < ceiling.fromDay ? known[0].day : ceiling.fromDay;
+  return later(known.reduce(learn, priorTolerance(ceiling.calibrated, start)), today);
+}
+/** One answered dose more. */
+export function learn(belief: Tolerance, { day, demand, repetitions, response }: ToldDose): Tolerance {
+  const then = later(belief, day);
+  const weights = then.values.map((value, i) => (then.weights[i] ?? 0) * chances(demand, repetitions, value)[response]);
+  return { ...then, weights: normalized(weights) };
+}
+
+/** The value below which so much of the belief lies. */
+export function quantile({ values, weights }: Tolerance, fraction: number): number {
+  let sum = 0;
+  for (const [i, value] of values.entries()) {
+    sum += weights[i] ?? 0;
+    if (sum >= fraction) return value;
+  }
+  return values.at(-1) ?? NaN;
+}
+
+/** What a dose would be answered with, over all that is believed: it never gets calmer by asking more. */
+export const answerTo = ({ values, weights }: Tolerance, demand: number, repetitions: number): Record<ToldDose["response"], number> =>
+  values.reduce(
+    (sum, value, i) => {
+      const own = chances(demand, repetitions, value);
+      const weight = weights[i] ?? 0;
+      return { calm: sum.calm + weight * own.calm, noticed: sum.noticed + weight * own.noticed, flare: sum.flare + weight * own.flare };
+    },
+    { calm: 0, noticed: 0, flare: 0 },
+  );
+
+/** What may be risked of a morning after a dose at the ceiling. Ours, the trainer's to change by hand. */
+export interface Risk {
+  flare: number;
+  /** Of a morning that is not calm, flares among them. */
+  noticed: number;
+}
+export const RISK: Risk = { flare: 0.05, noticed: 0.2 };
+/** The most that may be asked within the risk. */
+export function withinRisk(tolerance: Tolerance, risk: Risk = RISK, repetitions: number = MODEL.repetitionsUsual): number {
+  const isWithin = (demand: number): boolean => {
+    const { noticed, flare } = answerTo(tolerance, demand, repetitions);
+    return flare <= risk.flare && noticed + flare <= risk.noticed;
+  };
+  let [low, high] = [(tolerance.values[0] ?? 0) / 4, tolerance.values.at(-1) ?? 0];
+  if (!isWithin(low)) return 0;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (isWithin(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+export type ToleranceProposal =
+  { move: "keep"; why: "few-doses" | "as-it-is" | "limit" } | { move: "raise" | "lower"; value: number; doseCount: number };
+const [FEWEST_DOSES, RAISE_FROM, LOWER_FROM, MOST_RAISE, MOST_LOWER] = [4, 1.04, 0.96, 1.1, 0.8];
+/**
+ * A ceiling up or down by what is believed after its doses. Up only from four doses on, at most a tenth, and never past a limit;
+ * down at most a fifth, and at once after what told of too much.
+ */
+export function proposedCeiling(
+  ceilingValue: number,
+  belief: Tolerance,
+  doses: readonly Pick<ToldDose, "response">[],
+  { limitValue = Infinity, risk = RISK }: { limitValue?: number; risk?: Risk } = {},
+): ToleranceProposal {
+  const safe = withinRisk(belief, risk);
+  const isBad = doses.some(({ response }) => response !== "calm");
+  if (doses.length < FEWEST_DOSES && !isBad) return { move: "keep", why: "few-doses" };
+  const ratio = safe / ceilingValue;
+  if (ratio <= LOWER_FROM && isBad) return { move: "lower", value: Math.max(safe, MOST_LOWER * ceilingValue), doseCount: doses.length };
+  if (ratio < RAISE_FROM || doses.length < FEWEST_DOSES) return { move: "keep", why: "as-it-is" };
+  const value = Math.min(safe, MOST_RAISE * ceilingValue, limitValue);
+  return value > ceilingValue ? { move: "raise", value, doseCount: doses.length } : { move: "keep", why: "limit" };
+}
