@@ -48,6 +48,7 @@ describe("the command line", () => {
       "catalogue",
       "decide",
       "floor",
+      "tolerance",
       "screen",
       "assess",
       "ceilings",

@@ -5,7 +5,7 @@ import type { FloorEventBody, PerformedSet } from "../core/floor/events";
 import type { ClinicianRole } from "../core/limits/clinician";
 import type { Demand, Side } from "../core/mechanics/channels";
 import type { DecisionMove, DecisionReason } from "../core/progress/decide";
-import type { MorningClass } from "../core/progress/morning";
+import type { MorningClass, MorningTold } from "../core/progress/morning";
 import type { DecisionFact, ResponseFact } from "../core/record/record";
 import type { StoredSetting } from "./setting";
 import { scoped } from "./columns";
@@ -129,6 +129,7 @@ export const ResponseRow = defineEntity({
     painScore: p.double().$type<number>(),
     newSwelling: p.boolean(),
     underRelief: p.boolean(),
+    told: p.json<MorningTold>(),
     warningSigns: p.json<string[]>(),
     usualScore: p.double().$type<number>(),
     class: p.string().$type<MorningClass>(),

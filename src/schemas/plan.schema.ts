@@ -4,7 +4,7 @@ import { DOSE_LIMITS } from "../core/dose/dose";
 import { WARNING_SIGNS } from "../core/limits/clinician";
 import type { Side } from "../core/mechanics/channels";
 import type { DecisionMove } from "../core/progress/decide";
-import { PAIN_SCALE } from "../core/progress/morning";
+import { type MorningTold, PAIN_SCALE, STIFF_MIN } from "../core/progress/morning";
 import type { Setting } from "../core/templates/lever";
 import { maybeWords, settingSchema, side, text, uuid, variationId, within } from "./fields";
 
@@ -51,6 +51,7 @@ export interface NewMorning {
   pains: { complaintId: string; painScore: number }[];
   newSwelling: boolean;
   underRelief?: boolean;
+  told?: MorningTold;
   warningSigns: string[];
 }
 export const morningSchema = Joi.object<NewMorning>({
@@ -62,6 +63,12 @@ export const morningSchema = Joi.object<NewMorning>({
     .required(),
   newSwelling: Joi.boolean().required(),
   underRelief: Joi.boolean(),
+  told: Joi.object({
+    stiffMin: within(STIFF_MIN).integer(),
+    sleep: Joi.string().valid("well", "badly"),
+    muscles: Joi.string().valid("not-sore", "sore"),
+    note: maybeWords(400),
+  }),
   warningSigns: Joi.array()
     .items(Joi.string().valid(...WARNING_SIGNS))
     .max(20)
@@ -72,12 +79,15 @@ export interface NewDecisionChoice {
   sessionId: string;
   itemId: string;
   move: DecisionMove;
+  /** An ease by two steps. */
+  isMore?: boolean;
   note: string;
 }
 export const decisionChoiceSchema = Joi.object<NewDecisionChoice, true>({
   sessionId: uuid.required(),
   itemId: uuid.required(),
   move: Joi.string().valid("ease", "hold", "build", "rest", "stop").required(),
+  isMore: Joi.boolean(),
   note: note.required(),
 });
 export const holdsChoiceSchema = Joi.object<{ sessionId: string }, true>({ sessionId: uuid.required() });

@@ -271,10 +271,10 @@ describe("overruling", () => {
     expect(overruleRefusal(stopped, "hold", false, null, "she is fine")).toEqual({ code: "warning-sign" });
   });
   test("never passes a limit", () => expect(overruleRefusal(held, "build", true, next, "felt easy")).toEqual({ code: "limit-blocks" }));
-  test("cannot take a step that is not there, nor stop by hand", () => {
+  test("cannot take a step that is not there; referring first needs none", () => {
     for (const move of ["build", "ease"] as const)
       expect(overruleRefusal(held, move, false, null, "felt easy")).toEqual({ code: "no-such-step" });
-    expect(overruleRefusal(held, "stop", false, null, "felt easy")).toEqual({ code: "no-such-step" });
+    expect(overruleRefusal(held, "stop", false, null, "her knee looks odd")).toBeNull();
     expect(overruleRefusal(held, "hold", false, null, "felt easy")).toBeNull();
   });
 });
@@ -298,6 +298,24 @@ test("what was done under more pain relief, or on a light day, never builds", ()
     expect(isAsPrescribed(good({ uncounted }), DOSE, 3)).toBe(false);
   }
 });
+
+test("sore muscles are no pain of a joint: they hold, and do not ease", () => {
+  expect(decide(input([good(), good({ soreMuscles: true })]))).toMatchObject({ move: "hold", rule: "sore-muscles" });
+  expect(decide(input([good(), good({ soreMuscles: true, response: "flare" })])).move).toBe("ease");
+});
+
+test("pressure in the joint eases once, lost form, a cramp or a ridge along the belly hold; a muscle over the number is no joint's", () => {
+  const last = (more: Partial<PerformedSet>) =>
+    decide(input([good(), good({ sets: good().sets.map((set, i) => (i === 0 ? { ...set, ...more } : set)) })]));
+  expect(last({ endedBy: "joint" })).toMatchObject({ move: "ease", rule: "joint-pressure" });
+  for (const more of [{ endedBy: "cramp" }, { endedBy: "form-lost" }, { belly: "ridge" }] as const)
+    expect(last(more)).toMatchObject({ move: "hold", rule: "form-not-clean" });
+  expect(last({ painScore: 7, painKind: "muscle-work" }).move).toBe("build");
+  expect(last({ painScore: 7, painKind: "ache" })).toMatchObject({ move: "ease", rule: "pain-over-number" });
+});
+
+test("a school that ties both sides holds the one that is there until the other is", () =>
+  expect(decide(input([good(), good()], { isOtherShort: true }))).toMatchObject({ move: "hold", rule: "other-side-short" }));
 
 test("a side that stands a step ahead waits for the other, and eases as ever", () => {
   expect(decide(input([good(), good()], { isAhead: true }))).toMatchObject({ move: "hold", rule: "other-side-behind" });

@@ -20,6 +20,8 @@ export interface SessionOutcome {
   uncounted: "under-relief" | "light-day" | null;
   response: MorningClass | null;
   newSwelling: boolean;
+  /** Muscles were sore the next morning: expected after something new, and held. */
+  soreMuscles?: boolean;
 }
 
 export interface DecisionInput {
@@ -45,6 +47,8 @@ export interface DecisionInput {
   proposedCeiling: number | null;
   /** This side already stands a step ahead of the other: it waits for it. */
   isAhead: boolean;
+  /** A school that ties both sides: the other one is not there yet in the same session. */
+  isOtherShort?: boolean;
   /** Decisions to hold in this line of work, one after the other up to now. */
   holdsRunning: number;
   /** Sets of this exercise on this side that sharp pain ended, ever. */
@@ -79,6 +83,8 @@ export type DecisionReason =
         | "eased-on-the-floor"
         | "under-relief"
         | "light-day"
+        | "sore-muscles"
+        | "other-side-short"
         | "no-harder-step"
         | "rest-and-ask";
     }
@@ -142,10 +148,11 @@ export function isAsPrescribed(
 }
 
 /** The first thing that keeps a session from counting toward a build, or null when it counts. */
-export function shortfall({ sets, response, eased, uncounted }: SessionOutcome, dose: Dose): DecisionReason | null {
+export function shortfall({ sets, response, eased, uncounted, soreMuscles = false }: SessionOutcome, dose: Dose): DecisionReason | null {
   const goal = dose.repetitionsHigh;
   if (response === null) return { code: "morning-missing" };
   if (response !== "calm") return { code: "noticed" };
+  if (soreMuscles) return { code: "sore-muscles" };
   if (eased) return { code: "eased-on-the-floor" };
   if (uncounted) return { code: uncounted };
   if (sets.length < dose.setCount) return { code: "sets-short", setCount: sets.length, targetSetCount: dose.setCount };
@@ -255,6 +262,7 @@ function ruled(input: DecisionInput): Decision {
   const counted = sessions.slice(-sessionsToBuild);
   const allCount = counted.every((session) => !setback(session, input.painLimitScore) && !shortfall(session, input.dose));
   if (counted.length < sessionsToBuild || !allCount) return decided("hold", null, { code: "earned-once", needed: sessionsToBuild });
+  if (input.isOtherShort) return decided("hold", null, { code: "other-side-short" });
   if (input.isAhead) return decided("hold", null, { code: "other-side-behind" });
   return built(input);
 }
@@ -271,6 +279,6 @@ export function overruleRefusal(
 ): OverruleRefusal | null {
   if (decision.move === "stop") return { code: "warning-sign" };
   if (note.trim() === "") return { code: "note-missing" };
-  if (move === "stop" || ((move === "ease" || move === "build") && !next)) return { code: "no-such-step" };
+  if ((move === "ease" || move === "build") && !next) return { code: "no-such-step" };
   return isBlocked ? { code: "limit-blocks" } : null;
 }

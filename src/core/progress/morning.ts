@@ -9,7 +9,19 @@ export interface Morning {
   newSwelling: boolean;
   /** Told under more pain relief than usual: calm proves nothing then. */
   underRelief?: boolean;
+  told?: MorningTold;
 }
+/** What else a morning tells; what nobody said is missing. */
+export interface MorningTold {
+  /** Minutes until the joint moves freely. */
+  stiffMin?: number;
+  sleep?: "well" | "badly";
+  /** Muscles, asked apart from joints: never pain of a joint, and after something new expected. */
+  muscles?: "not-sore" | "sore";
+  /** A word on it, or why it was corrected. */
+  note?: string;
+}
+export const STIFF_MIN = { min: 0, max: 600 } as const;
 
 const FLARE_ABOVE = 2;
 const USUAL_WINDOW = 14;

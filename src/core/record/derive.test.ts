@@ -4,7 +4,17 @@ import { calmCeilings, complaint, kneeLimit } from "../fit/fit.fixture";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import type { Ceiling } from "../limits/ceiling";
 import { ceilingsToday } from "./ceilings";
-import { currentPlans, decisionFor, fitContextOf, missesMorning, openWarningsOf, planOf, undecidedItems, usualScoreOn } from "./derive";
+import {
+  currentPlans,
+  decisionFor,
+  decisionInputOf,
+  fitContextOf,
+  missesMorning,
+  openWarningsOf,
+  planOf,
+  undecidedItems,
+  usualScoreOn,
+} from "./derive";
 import { answeredDoses, calmLoads, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, toldDoses } from "./history";
 import type { ClientRecord, SessionFact } from "./record";
 import { answer, doneSession, doneSet, plan, RAISED, record, rung, TODAY } from "./record.fixture";
@@ -152,6 +162,36 @@ describe("a decision", () => {
     });
     const [session, item] = [near.sessions.at(-1), near.sessions.at(-1)?.items[0]];
     expect(session && item && decisionFor(near, session, item, TODAY)?.input.proposedCeiling).toBeGreaterThan(0);
+  });
+  test("of a school that ties both sides waits for the other one of the same session: 15 and 12 hold both", () => {
+    const row = "low-step-up";
+    const at = { variationId: row, pattern: "step" as const, setting: { stepHeightM: 0.1 } };
+    const days = ["2026-10-06", "2026-10-09"];
+    const of = (repetitionsLeft: number, positions: Record<string, string>) => {
+      const own = record({
+        rungs: [rung("r", at), rung("l", { ...at, side: "left" })],
+        prescriptions: [
+          plan("p-r", "r", { dose: { ...RAISED.dose, setCount: 1 } }),
+          plan("p-l", "l", { dose: { ...RAISED.dose, setCount: 1 } }),
+        ],
+        sessions: days.map((day, i) => ({
+          ...doneSession(`s${i + 1}`, day),
+          items: [
+            { id: `r${i}`, prescriptionId: "p-r", part: null, inTurn: true },
+            { id: `l${i}`, prescriptionId: "p-l", part: null, inTurn: false },
+          ],
+          sets: [doneSet(`r${i}`, 0), doneSet(`l${i}`, 1, { repetitions: repetitionsLeft })],
+        })),
+        school: { id: "c", day: "2026-10-01", preset: "mainstream", positions, numbers: {}, by: "", reason: "" },
+      });
+      const session = own.sessions.at(-1);
+      const item = session?.items[0];
+      return session && item && decisionInputOf(own, session, item, TODAY)?.isOtherShort;
+    };
+    const { repetitionsHigh } = RAISED.dose;
+    expect(of(repetitionsHigh - 3, { "both-sides": "tied" })).toBe(true);
+    expect(of(repetitionsHigh, { "both-sides": "tied" })).toBe(false);
+    expect(of(repetitionsHigh - 3, {})).toBe(false);
   });
   test("judges the rung as it stands today: a new limit eases what the log would build", () =>
     expect(decided(record({ limits: [kneeLimit(40, { fromDay: "2026-10-09" })] }))).toMatchObject({ rule: "rung-forbidden" }));

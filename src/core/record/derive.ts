@@ -12,7 +12,7 @@ import type { Careful } from "../limits/rails";
 import { oncePer } from "../once";
 import { otherSide, type Side } from "../mechanics/channels";
 import { isHarder, parametersOf, templateOf } from "../templates/form";
-import { decide, type Decision, type DecisionInput } from "../progress/decide";
+import { decide, type Decision, type DecisionInput, shortfall } from "../progress/decide";
 import { usualPainScore } from "../progress/morning";
 import { openWarnings, type Warning } from "../progress/warning";
 import { carefulFrom } from "../screen/screen";
@@ -131,6 +131,17 @@ function isAhead(record: ClientRecord, rung: RungFact): boolean {
   return compared.some((each) => harder(each, true)) && !compared.some((each) => harder(each, false));
 }
 
+/** Whether the other side of a one-sided exercise, in the same session, falls short of its own dose. */
+function isOtherShort(record: ClientRecord, session: SessionFact, rung: RungFact): boolean {
+  const row = variationById(rung.variationId);
+  if (templateOf(row).isEven(parametersOf(row))) return false;
+  return session.items.some((item) => {
+    const planned = plannedOf(record, item);
+    if (!planned || planned.rung.side === rung.side || lineKey({ ...planned.rung, side: rung.side }) !== lineKey(rung)) return false;
+    return shortfall(outcomeOf(record, session, item), planned.prescription.dose) !== null;
+  });
+}
+
 /** How often, one after the other, this line of work was held up to now. */
 function holdsRunning(record: ClientRecord, rung: RungFact): number {
   const items = record.sessions.flatMap((each) => each.items);
@@ -172,6 +183,7 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     build: buildOnce(context, rung, dose),
     proposedCeiling: proposal?.move === "raise" ? proposal.value : null,
     isAhead: isAhead(record, rung),
+    isOtherShort: context.school.positions["both-sides"] === "tied" && isOtherShort(record, session, rung),
     holdsRunning: holdsRunning(record, rung),
     sharpMarks: record.sessions.reduce((sum, each) => sum + sharpMarksIn(record, each, rung), 0),
   };

@@ -52,6 +52,7 @@ export function outcomeOf(record: ClientRecord, session: SessionFact, item: Item
           : null,
     response: response?.class ?? null,
     newSwelling: response?.newSwelling ?? false,
+    soreMuscles: response?.told?.muscles === "sore",
   };
 }
 

@@ -102,4 +102,5 @@ export const AXES = [
   ),
   axis("first-knee-work", "no-bend", "easy-standing", "band-and-drag"),
   { ...axis("measured-first", "sore-first", "sore-last"), isOwn: true as const },
+  { ...axis("both-sides", "each-alone", "tied"), isOwn: true as const },
 ] as const;

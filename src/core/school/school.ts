@@ -81,6 +81,7 @@ const MAINSTREAM: Positions = {
   "straightening-hang": "supported",
   "first-knee-work": "easy-standing",
   "measured-first": "sore-first",
+  "both-sides": "each-alone",
 };
 const USUAL: SchoolNumbers = {
   painLimitScore: 3,

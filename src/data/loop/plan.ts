@@ -197,12 +197,15 @@ export interface DecisionChoice {
   itemId: string;
   /** Null takes whatever the rules say. */
   move: DecisionMove | null;
+  /** An ease by two steps, as after sharp pain. */
+  isMore?: boolean;
   note: string;
 }
 
 /** Where another move than the rules' would lead. */
-function nextFor(found: NonNullable<ReturnType<typeof decisionFor>>, move: DecisionMove): Next | null {
+function nextFor(found: NonNullable<ReturnType<typeof decisionFor>>, move: DecisionMove, isMore: boolean): Next | null {
   const { decision, input } = found;
+  if (move === "ease" && isMore) return input.easeTwice && nextOf(input.easeTwice.tread, input.easeTwice.dose);
   if (move === decision.move) return decision.next;
   if (move === "build") return input.build && nextOf(input.build.tread, input.build.dose);
   if (move === "ease") return input.ease && nextOf(input.ease.tread, input.ease.dose);
@@ -222,7 +225,7 @@ async function decideIn(
   scope: Scope,
   em: EntityManager,
   record: ClientRecord,
-  { sessionId, itemId, move: chosen, note }: DecisionChoice,
+  { sessionId, itemId, move: chosen, isMore = false, note }: DecisionChoice,
   day: Day,
 ): Promise<Taken<{ isSuperseded: boolean }>> {
   const session = record.sessions.find(({ id }) => id === sessionId);
@@ -233,8 +236,8 @@ async function decideIn(
   if (!found || !planned) return refuse({ code: "no-plan" });
   const { decision } = found;
   const move = chosen ?? decision.move;
-  const overruled = move !== decision.move;
-  const next = nextFor(found, move);
+  const overruled = move !== decision.move || isMore;
+  const next = nextFor(found, move, isMore);
   const { side, line } = planned.rung;
   // what would be trained next: holding against the rules keeps the rung as it stands
   const standing = { ...planned.rung, dose: planned.prescription.dose };

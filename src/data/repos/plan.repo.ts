@@ -100,7 +100,7 @@ export async function recordMorning(
   { id: _id, ...morning }: Omit<ResponseFact, "id"> & { id?: string },
 ): Promise<void> {
   const { studioId } = scope;
-  const { sessionId, underRelief = false } = morning;
+  const { sessionId, underRelief = false, told = {} } = morning;
   const revision = sessionId === null ? 0 : await em.count(ResponseRow, { studioId, sessionId });
   const row = {
     ...stamp(scope),
@@ -108,6 +108,7 @@ export async function recordMorning(
     revision,
     ...morning,
     underRelief,
+    told,
     pains: [...morning.pains],
     warningSigns: [...morning.warningSigns],
   };

@@ -83,7 +83,7 @@ select jsonb_build_object(
         'items', (select coalesce(jsonb_agg(jsonb_build_object('id', i.id, 'prescriptionId', i.prescription_id, 'part', i.part, 'inTurn', i.in_turn) order by i.position), '[]') from items i where i.session_id = s.id),
         'events', (select coalesce(jsonb_agg(jsonb_build_object('id', e.id, 'deviceId', e.device_id, 'sequence', e.sequence, 'receipt', e.receipt, 'occurredAt', e.occurred_at - e.clock_offset_ms * interval '1 millisecond', 'body', e.payload)), '[]') from events e where e.session_id = s.id)
       ) order by s.day, s.created_at), '[]') from recent s),
-  'responses', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'sessionId', r.session_id, 'day', r.day, 'pains', r.pains, 'painScore', r.pain_score, 'newSwelling', r.new_swelling, 'underRelief', r.under_relief,
+  'responses', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'sessionId', r.session_id, 'day', r.day, 'pains', r.pains, 'painScore', r.pain_score, 'newSwelling', r.new_swelling, 'underRelief', r.under_relief, 'told', r.told,
         'warningSigns', r.warning_signs, 'usualScore', r.usual_score, 'class', r.class) order by r.day, r.created_at), '[]') from answers r),
   'decisions', (select coalesce(jsonb_agg(jsonb_build_object('id', d.id, 'sessionId', d.session_id, 'itemId', d.item_id, 'day', d.day, 'move', d.move, 'overruled', d.overruled, 'rule', d.rule,
         'reasons', d.reasons, 'change', d.change, 'note', d.note) order by d.day, d.created_at), '[]')

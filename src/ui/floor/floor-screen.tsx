@@ -1,7 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { createPortal } from "react-dom";
 import styled from "styled-components";
 import type { Away } from "../../core/progress/away";
@@ -9,11 +9,7 @@ import type { FitContext } from "../../core/fit/context";
 import { buildOnFloor } from "../../core/progress/on-floor";
 import type { FloorEvent } from "../../core/floor/events";
 import type { MorningClass } from "../../core/progress/morning";
-import { ask, AT_THE_POSE } from "../../core/templates/ask";
-import { poseOf } from "../../core/templates/pose";
-import { Figure } from "../figure/figure";
-import { Pictogram } from "../figure/pictogram";
-import { posedOf } from "../figure/row-poses.data";
+import { canDraw, PlaceFigure } from "../figure/place-figure";
 import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
@@ -89,28 +85,11 @@ export interface FloorScreenProps {
 }
 
 function SmallFigure({ session, units }: { session: FloorSession; units: UnitSystem }) {
-  const { context, variation, place } = session;
-  const drawn = useMemo(() => {
-    const pose = poseOf(context.subject, variation, place.setting);
-    const asked = ask(context.subject, variation, place.setting, AT_THE_POSE);
-    return pose.ok && asked.ok ? { pose, demands: asked.demands } : null;
-  }, [context.subject, variation, place.setting]);
-  const posed = posedOf(variation);
-  if (!drawn && !posed) return null;
+  const { context, place } = session;
+  if (!canDraw(context.subject, place)) return null;
   return (
     <div className="small-figure">
-      {!drawn && posed && <Pictogram posed={posed} label={`How ${variation.name} is done; not to scale`} />}
-      {drawn && (
-        <Figure
-          subject={context.subject}
-          form={variation}
-          name={variation.name}
-          setting={place.setting}
-          units={units}
-          increments={context.kit.increments}
-          {...drawn}
-        />
-      )}
+      <PlaceFigure subject={context.subject} place={place} increments={context.kit.increments} units={units} />
     </div>
   );
 }

@@ -114,6 +114,22 @@ export interface Option<T extends string> {
   label: ReactNode;
 }
 
+const Shut = styled.details`
+  summary {
+    min-height: ${size.target};
+    padding: 10px 0;
+    cursor: pointer;
+    text-decoration: underline;
+  }
+`;
+/** What may be said and mostly is not: behind one line. */
+export const Disclosed = ({ label, children }: { label: string; children: ReactNode }) => (
+  <Shut>
+    <summary>{label}</summary>
+    {children}
+  </Shut>
+);
+
 /** One of a few, all in view. */
 export function ChoiceField<T extends string>(props: {
   label: string;

@@ -7,6 +7,8 @@ import { decideAction } from "../../actions/plan";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Limit } from "../../core/limits/limit";
 import { type Decision, type DecisionInput, type DecisionMove } from "../../core/progress/decide";
+import type { FitContext, Place } from "../../core/fit/context";
+import { PlaceFigure } from "../figure/place-figure";
 import { Button } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Notice, Row, Stack, Title } from "../kit/layout";
@@ -14,7 +16,7 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask, Why } from "../kit/why";
 import { decisionReasonText, moveText } from "../text/decision-text";
-import { changeText } from "../text/lever-text";
+import { changeText, settingText } from "../text/lever-text";
 import { percentText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 
@@ -25,6 +27,30 @@ const Verdict = styled.p<{ $move: DecisionMove }>`
 `;
 const ACCEPT: Record<DecisionMove, string> = { ease: "Ease", hold: "Hold", build: "Build", rest: "Rest it", stop: "Stop and refer" };
 
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  figure > div {
+    height: 130px;
+    overflow: hidden;
+    border-radius: 4px;
+    background: ${color.bone};
+  }
+  svg text {
+    display: none; /* too small to read here; the words stand below */
+  }
+`;
+/** What a trainer may decide instead of the rules. */
+const OTHERWISE = {
+  ease: "Ease",
+  "ease-more": "Ease more, two steps",
+  hold: "Hold",
+  build: "Build",
+  rest: "Rest this pattern",
+  stop: "Refer first",
+} as const;
+
 export interface DecisionCardProps {
   clientId: string;
   sessionId: string;
@@ -34,25 +60,30 @@ export interface DecisionCardProps {
   decision: Decision;
   input: DecisionInput;
   limits: readonly Limit[];
+  /** To draw the next set-up beside the last; null where no body is known. */
+  drawn: { subject: FitContext["subject"]; increments: FitContext["kit"]["increments"]; last: Place } | null;
   units: UnitSystem;
 }
 
 function OverruleForm({ clientId, sessionId, itemId, decision, input, units, onDone }: DecisionCardProps & { onDone: () => void }) {
-  const [move, setMove] = useState<"ease" | "hold" | "build" | "rest" | null>(null);
+  const [choice, setChoice] = useState<keyof typeof OTHERWISE | null>(null);
   const [note, setNote] = useState("");
   const { take, isTaking, problem } = useStep();
-  const others = (["ease", "hold", "build", "rest"] as const).filter((other) => other !== decision.move);
-  const tread = move === "build" ? (input.build?.tread ?? null) : move === "ease" ? (input.ease?.tread ?? null) : null;
+  const others = (Object.keys(OTHERWISE) as (keyof typeof OTHERWISE)[]).filter((other) => other !== decision.move);
+  const move = choice === "ease-more" ? "ease" : choice;
+  const stepped = choice === "build" ? input.build : choice === "ease-more" ? input.easeTwice : choice === "ease" ? input.ease : null;
+  const tread = stepped?.tread ?? null;
   const needsStep = move === "ease" || move === "build";
   return (
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        take((stepId) => decideAction(clientId, { sessionId, itemId, move, note }, stepId), onDone);
+        const more = choice === "ease-more" ? { isMore: true } : {};
+        take((stepId) => decideAction(clientId, { sessionId, itemId, move, ...more, note }, stepId), onDone);
       }}
     >
       <Stack>
-        <ChoiceField label="Decide" options={others.map((id) => ({ id, label: moveText(id) }))} value={move} onChange={setMove} />
+        <ChoiceField label="Decide" options={others.map((id) => ({ id, label: OTHERWISE[id] }))} value={choice} onChange={setChoice} />
         {tread?.change && <p>{changeText(tread.change, variationById(tread.variationId).name, units)}</p>}
         {needsStep && !tread && <Notice>There is no such step left in this variation.</Notice>}
         <TextField label="Why" long isRequired value={note} onChange={setNote} hint="Kept with the decision" />
@@ -67,7 +98,7 @@ function OverruleForm({ clientId, sessionId, itemId, decision, input, units, onD
 
 /** What the rules say about one exercise of a session, why, and the trainer's yes or otherwise. */
 export function DecisionCard(props: DecisionCardProps) {
-  const { clientId, sessionId, itemId, name, decision, limits, units, input } = props;
+  const { clientId, sessionId, itemId, name, decision, limits, units, input, drawn } = props;
   const [isOverruling, setOverruling] = useState(false);
   const [isKeptSince, setKeptSince] = useState(false);
   const { take, isTaking, problem } = useStep();
@@ -96,6 +127,25 @@ export function DecisionCard(props: DecisionCardProps) {
           <p>
             {percentText(Math.abs(next.riserFraction))} {next.riserFraction > 0 ? "more" : "less"} than now.
           </p>
+        )}
+        {next && drawn && (
+          <Pair>
+            {(
+              [
+                ["last", drawn.last],
+                ["next", next],
+              ] as const
+            ).map(([label, place]) => (
+              <figure key={label}>
+                <div>
+                  <PlaceFigure subject={drawn.subject} place={place} increments={drawn.increments} units={units} />
+                </div>
+                <figcaption>
+                  {label}: {settingText(place.setting, units) || variationById(place.variationId).name.toLowerCase()}
+                </figcaption>
+              </figure>
+            ))}
+          </Pair>
         )}
         {isKeptSince && <Notice>The plan was changed since this session. The decision is kept; the plan stays as it is.</Notice>}
         <Problem text={problem} />

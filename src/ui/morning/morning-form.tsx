@@ -4,11 +4,13 @@ import { Form } from "react-aria-components";
 import { answerMorningAction } from "../../actions/plan";
 import { type Complaint } from "../../core/limits/complaint";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
+import { type MorningTold, STIFF_MIN } from "../../core/progress/morning";
 import type { ResponseFact } from "../../core/record/record";
 import { PainPad } from "../floor/pain-pad";
 import { type SwellingAnswer, SwellingField } from "../floor/swelling-field";
 import { Button } from "../kit/button";
-import { CheckField } from "../kit/fields";
+import { CheckField, ChoiceField, Disclosed, TextField } from "../kit/fields";
+import { NumberField } from "../kit/number-field";
 import { Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
@@ -19,7 +21,7 @@ export function MorningForm(props: {
   clientId: string;
   sessionId: string;
   complaints: readonly Complaint[];
-  answered?: Pick<ResponseFact, "pains" | "newSwelling" | "underRelief" | "warningSigns">;
+  answered?: Pick<ResponseFact, "pains" | "newSwelling" | "underRelief" | "told" | "warningSigns">;
   onDone?: () => void;
 }) {
   const { clientId, sessionId, complaints, answered, onDone } = props;
@@ -28,6 +30,7 @@ export function MorningForm(props: {
   );
   const [swollen, setSwollen] = useState<SwellingAnswer | null>(answered ? (answered.newSwelling ? "yes" : "no") : null);
   const [underRelief, setUnderRelief] = useState(answered?.underRelief === true);
+  const [told, setTold] = useState<MorningTold>(answered?.told ?? {});
   const [signs, setSigns] = useState<readonly string[]>(answered?.warningSigns ?? []);
   const { take, isTaking, problem } = useStep();
   const said = complaints.flatMap(({ id }) => (pains[id] === undefined ? [] : [{ complaintId: id, painScore: pains[id] }]));
@@ -35,7 +38,7 @@ export function MorningForm(props: {
     <Form
       onSubmit={(event) => {
         event.preventDefault();
-        const morning = { sessionId, pains: said, newSwelling: swollen === "yes", underRelief, warningSigns: [...signs] };
+        const morning = { sessionId, pains: said, newSwelling: swollen === "yes", underRelief, told, warningSigns: [...signs] };
         take(
           (stepId) => answerMorningAction(clientId, morning, stepId),
           () => onDone?.(),
@@ -59,6 +62,43 @@ export function MorningForm(props: {
         })}
         <SwellingField value={swollen} onChange={setSwollen} />
         <CheckField label="Told under more pain relief than usual" isSelected={underRelief} onChange={setUnderRelief} />
+        <Disclosed label={Object.keys(told).length > 0 ? "What else was told" : "Stiffness, sleep, muscles, a word"}>
+          <Stack $gap={10}>
+            <NumberField
+              label="Stiff for"
+              unit="min"
+              step={5}
+              minValue={STIFF_MIN.min}
+              maxValue={STIFF_MIN.max}
+              value={told.stiffMin ?? NaN}
+              onChange={(stiffMin) => setTold(({ stiffMin: _, ...rest }) => (Number.isFinite(stiffMin) ? { ...rest, stiffMin } : rest))}
+            />
+            <ChoiceField
+              label="Slept"
+              options={[
+                { id: "well", label: "well" },
+                { id: "badly", label: "badly" },
+              ]}
+              value={told.sleep ?? null}
+              onChange={(sleep) => setTold((now) => ({ ...now, sleep }))}
+            />
+            <ChoiceField
+              label="Muscles, apart from the joint"
+              options={[
+                { id: "not-sore", label: "not sore" },
+                { id: "sore", label: "sore" },
+              ]}
+              value={told.muscles ?? null}
+              onChange={(muscles) => setTold((now) => ({ ...now, muscles }))}
+            />
+            <TextField
+              label={answered ? "Why it is corrected, or a word on it" : "A word on it"}
+              maxLength={400}
+              value={told.note ?? ""}
+              onChange={(note) => setTold(({ note: _, ...rest }) => (note === "" ? rest : { ...rest, note }))}
+            />
+          </Stack>
+        </Disclosed>
         <div role="group" aria-label="Warning signs">
           <p style={{ fontWeight: 700 }}>Any of these?</p>
           {WARNING_SIGNS.map((sign) => (

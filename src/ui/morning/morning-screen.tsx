@@ -5,13 +5,14 @@ import { decideHoldsAction } from "../../actions/plan";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day } from "../../core/day";
-import type { MorningClass } from "../../core/progress/morning";
+import type { MorningClass, MorningTold } from "../../core/progress/morning";
 import type { ResponseFact, SessionFact } from "../../core/record/record";
 import { Button } from "../kit/button";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
+import { END_NAMES, toldText } from "../text/floor-text";
 import { agoText, longDayText } from "../text/day-text";
 import { DecisionCard, type DecisionCardProps } from "./decision-card";
 import { MorningForm } from "./morning-form";
@@ -19,7 +20,12 @@ import { MorningForm } from "./morning-form";
 export interface WaitingMorning {
   session: SessionFact;
   response: ResponseFact | null;
-  items: readonly { itemId: string; variationId: string; name: string; deciding: Pick<DecisionCardProps, "decision" | "input"> | null }[];
+  items: readonly {
+    itemId: string;
+    variationId: string;
+    name: string;
+    deciding: Pick<DecisionCardProps, "decision" | "input" | "drawn"> | null;
+  }[];
 }
 
 const CLASS_TEXT: Record<MorningClass, string> = { calm: "Calm", noticed: "Noticed", flare: "Flare" };
@@ -38,22 +44,34 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
           <div key={itemId} style={{ marginTop: 8 }}>
             <strong>{name}</strong>
             <ul>
-              {sets.map(({ id, repetitions, painScore, leftInTank, faults, endedBy }, i) => (
+              {sets.map(({ id, repetitions, painScore, leftInTank, faults, endedBy, ...told }, i) => (
                 <li key={id}>
                   Set {i + 1}: {repetitions} repetitions, pain {painScore ?? "not said"}
                   {leftInTank === null ? "" : `, ${leftInTank} left in the tank`}
                   {faults.length > 0 ? `, ${faults.map(faultName).join(", ")}` : ""}
-                  {endedBy === "pain-tap" ? "" : `, ended: ${endedBy.replace("-", " ")}`}
+                  {endedBy === "pain-tap" ? "" : `, ended: ${END_NAMES[endedBy].toLowerCase()}`}
+                  {toldText(told) && `, ${toldText(told)}`}
                 </li>
               ))}
             </ul>
           </div>
         );
       })}
-      {session.moves.length > 0 && <p>Eased on the floor.</p>}
+      {session.moves.length > 0 && <p>Changed on the floor.</p>}
       {session.stoppedItemIds.length > 0 && <p>Stopped on the floor.</p>}
     </Card>
   );
+}
+
+/** What else the morning told. */
+function Told({ told: { stiffMin, sleep, muscles, note } }: { told: MorningTold }) {
+  const said = [
+    ...(stiffMin === undefined ? [] : [`stiff for ${stiffMin} min`]),
+    ...(sleep ? [`slept ${sleep}`] : []),
+    ...(muscles ? [muscles === "sore" ? "muscles sore" : "muscles not sore"] : []),
+  ];
+  if (said.length === 0 && !note) return null;
+  return <Soft>{[said.join(", "), note].filter(Boolean).join("; ")}</Soft>;
 }
 
 /** Most of a long session holds: one tap for all of it, and what is left is what wants looking at. */
@@ -114,6 +132,7 @@ export function MorningScreen(props: {
                   {response.newSwelling ? ", more swollen than usual" : ""}
                   {response.underRelief ? ", under more pain relief than usual" : ""}.
                 </p>
+                <Told told={response.told ?? {}} />
                 <Button onPress={() => setCorrecting(true)}>Correct this answer</Button>
               </Stack>
             ) : isTooEarly ? (

@@ -86,6 +86,10 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       return "Done, or the morning told, under more pain relief than usual or soon after an injection: calm under that proves nothing.";
     case "light-day":
       return "It was a light day: it counts neither for nor against a build.";
+    case "sore-muscles":
+      return "Muscles were sore, the joint was not: expected after something new. It holds until the work is no longer new.";
+    case "other-side-short":
+      return "This side is there; the school ties both sides, and the other is not yet.";
     case "sets-short":
       return `${reason.setCount} of ${reason.targetSetCount} sets were done.`;
     case "repetitions-short":

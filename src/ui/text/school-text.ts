@@ -228,6 +228,13 @@ const AXES: Readonly<Record<string, Words>> = {
       "sore-last": ["the other side", "The good side shows how."],
     },
   },
+  "both-sides": {
+    name: "Both sides of an exercise",
+    positions: {
+      "each-alone": ["each by its own log", "15 and 12: the side with 15 builds, at most a step ahead."],
+      tied: ["tied together", "15 and 12: both hold until both are there."],
+    },
+  },
 };
 export const axisName = (id: string): string => AXES[id]?.name ?? id;
 export const positionName = (axisId: string, id: string): string => AXES[axisId]?.positions[id]?.[0] ?? id;

@@ -1,4 +1,4 @@
-import { decisionFor, undecidedItems } from "../../../../core/record/derive";
+import { decisionFor, fitContextOf, undecidedItems } from "../../../../core/record/derive";
 import { plannedOf, responseTo } from "../../../../core/record/history";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
@@ -20,7 +20,10 @@ export default async function MorningPage({ params }: { params: Promise<{ client
           .flatMap(({ item }) => {
             const rung = plannedOf(record, item)?.rung;
             if (!rung) return [];
-            const deciding = session.day <= today ? decisionFor(record, session, item, today) : null;
+            const found = session.day <= today ? decisionFor(record, session, item, today) : null;
+            const context = fitContextOf(record, today, rung.side);
+            const drawn = context && { subject: context.subject, increments: context.kit.increments, last: rung };
+            const deciding = found && { ...found, drawn };
             return [{ itemId: item.id, variationId: rung.variationId, name: itemName(rung), deciding }];
           }),
       }
