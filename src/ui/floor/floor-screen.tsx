@@ -11,6 +11,7 @@ import type { FloorEvent } from "../../core/floor/events";
 import type { MorningClass } from "../../core/progress/morning";
 import { canDraw, PlaceFigure } from "../figure/place-figure";
 import { doseText } from "../fit/dose-panel";
+import { hasLever } from "../../core/templates/form";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import type { Owner } from "../outbox/event-store";
@@ -24,6 +25,7 @@ import { useBeside } from "./beside";
 import { CheckInCard } from "./check-in-card";
 import { EndedCard } from "./ended-card";
 import { FloorStatus } from "./floor-status";
+import { FootWeights } from "./foot-weights";
 import { ItemMenu } from "./item-menu";
 import { PainCard } from "./pain-card";
 import { SignQuestion, WarningStop, WhatNow } from "./questions";
@@ -141,6 +143,7 @@ function Working(
             <SmallFigure session={session} units={units} />
           </Middle>
         </Card>
+        {hasLever(session.variation, "shareFraction") && <FootWeights session={session} units={units} />}
         <PainCard session={session} limitScore={limitScore} painSite={painSite} canTap={canTapPain} asksBelly={props.asksBelly} />
       </Stack>
       <SidePanel session={session} units={units} onWarning={onWarning} />

@@ -2,7 +2,7 @@ import type { Dose, Variation } from "../../core/catalogue/variation";
 import type { FitContext, Place } from "../../core/fit/context";
 import type { Stepped } from "../../core/fit/step";
 import type { AddedItem, CheckInChoice, Comparison, FloorSet, MovedBy, SetEnd } from "../../core/floor/events";
-import type { Told } from "../../core/floor/told";
+import type { FootShare, Told } from "../../core/floor/told";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Away } from "../../core/progress/away";
@@ -57,6 +57,8 @@ export interface FloorSession {
   asking: FloorSet | null;
   checkIn: (told: CheckedIn) => void;
   tapPain: (painScore: number) => void;
+  /** Whoever reads the scales: asked once a set ends, for the share it had. One for good; null when they are put away. */
+  watchFeet: (read: (() => FootShare | null) | null) => void;
   /** What is told of the last set beside its number. */
   tell: (told: Partial<Told>) => void;
   /** Gone on after a set that asked and hurt nothing. */

@@ -1,5 +1,6 @@
 "use client";
-import { useMemo, useRef, useState, useEffect } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { FootShare } from "../../core/floor/told";
 import { v4 as newUuid } from "uuid";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Dose } from "../../core/catalogue/variation";
@@ -104,6 +105,10 @@ export function useSession(
   const restLeftS = useRestLeftS(isResting ? lastOfAll.endedAt : null, restAfterS(order, state));
   const countLeftS = useAutoStart({ isOn: options.isAuto, restLeftS, isHeld, count: tempo.count, start: () => tempo.start(0) });
 
+  const feet = useRef<(() => FootShare | null) | null>(null);
+  const watchFeet = useCallback((read: (() => FootShare | null) | null) => {
+    feet.current = read;
+  }, []);
   const isSetOpen = useRef(false);
   useEffect(() => {
     isSetOpen.current = !isIdle;
@@ -113,7 +118,9 @@ export function useSession(
     isSetOpen.current = false; // before any render: a second tap corrects, it does not add
     const { repetitions, workedS } = tempo;
     const lateFaults = late.filter((fault) => seen.includes(fault));
-    const said = lateFaults.length > 0 ? { told: { lateFaults } } : {};
+    const foot = feet.current?.() ?? null;
+    const told = { ...(lateFaults.length > 0 ? { lateFaults } : {}), ...(foot ? { foot } : {}) };
+    const said = Object.keys(told).length > 0 ? { told } : {};
     append({ kind: "set-ended", setId: newUuid(), itemId, setting, repetitions, painScore, faults: [...seen], endedBy, workedS, ...said });
     // after its last set an exercise stays in hand, for what is asked then; what goes in turn hands over at once
     setPicked(sets.length + 1 >= setCount || !isInTurn ? itemId : null);
@@ -193,6 +200,7 @@ export function useSession(
       correct({ painScore });
       if (waits) setPicked(null); // said, it hands over to the one in turn
     },
+    watchFeet,
     tell: correct,
     goOnAfter: () => append({ kind: "went-on", itemId }),
     move: (by, stepped, reason) =>

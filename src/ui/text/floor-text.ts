@@ -49,7 +49,7 @@ export const placeName = (place: BodyPlace, side: ChannelSide): string => (side 
 export const feltName = (felt: NonNullable<Told["feltIn"]>): string => (felt === "elsewhere" ? "somewhere else" : trainedName(felt));
 
 /** "ache, right kneecap, at the bottom": what was told of a set beside its number; empty where nothing was. */
-export function toldText({ painKind, painPlace, hurtsAt, feltIn, belly, lateFaults }: Told): string {
+export function toldText({ painKind, painPlace, hurtsAt, feltIn, belly, lateFaults, foot }: Told): string {
   return [
     painKind && KIND_NAMES[painKind],
     painPlace && placeName(painPlace.place, painPlace.side),
@@ -57,6 +57,7 @@ export function toldText({ painKind, painPlace, hurtsAt, feltIn, belly, lateFaul
     feltIn && `felt in ${feltName(feltIn)}`,
     belly && (belly === "flat" ? "belly flat" : "a ridge along the belly"),
     lateFaults.length > 0 && "late in the set",
+    foot && `${Math.round(100 * foot.shareFraction)}% on this leg${foot.handsKg >= 1 ? `, hands ${Math.round(foot.handsKg)} kg` : ""}`,
   ]
     .filter(Boolean)
     .join(", ");
