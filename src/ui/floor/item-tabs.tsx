@@ -3,7 +3,7 @@ import { useEffect, useRef } from "react";
 import styled from "styled-components";
 import { itemName } from "../text/item-text";
 import { color, font, size } from "../theme/tokens";
-import type { FloorSession } from "./floor-session";
+import type { FloorItem, FloorSession } from "./floor-session";
 
 const Items = styled.div`
   display: flex;
@@ -41,6 +41,12 @@ export function ItemTabs({ session }: { session: FloorSession }) {
   const { items } = session;
   if (items.length < 2) return null;
   const nowAt = (itemId: string) => state.moves.findLast((move) => move.itemId === itemId)?.to.variationId;
+  // where the model sees no sides, both are called the same: then the side is said
+  const nameOf = (item: FloorItem): string => {
+    const named = (each: FloorItem): string => itemName({ ...each, variationId: nowAt(each.itemId) ?? each.variationId });
+    const isTwice = items.some((other) => other.itemId !== item.itemId && other.side !== item.side && named(other) === named(item));
+    return isTwice ? `${named(item)}, ${item.side}` : named(item);
+  };
   return (
     <Items ref={strip} role="group" aria-label="Exercises">
       {items.map((item) => {
@@ -56,7 +62,7 @@ export function ItemTabs({ session }: { session: FloorSession }) {
             disabled={session.tempo.status !== "idle" && !isPicked}
             onClick={() => session.pick(item.itemId)}
           >
-            {itemName({ ...item, variationId: nowAt(item.itemId) ?? item.variationId })}
+            {nameOf(item)}
             <small>
               {state.stoppedItemIds.includes(item.itemId)
                 ? "stopped for today"
