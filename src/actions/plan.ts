@@ -1,7 +1,7 @@
 "use server";
 import { correctSession } from "../data/loop/correct";
 import { answerMorning } from "../data/loop/morning";
-import { decideHolds, decideItem, keepRung, openProgramme, openSession } from "../data/loop/plan";
+import { decideHolds, decideItem, keepRung, openProgramme, openSession, rememberSetUp } from "../data/loop/plan";
 import { sessionCorrectionSchema } from "../schemas/floor.schema";
 import {
   decisionChoiceSchema,
@@ -10,12 +10,20 @@ import {
   programmeChoiceSchema,
   rungChoiceSchema,
   sessionChoiceSchema,
+  setUpChoiceSchema,
 } from "../schemas/plan.schema";
 import { type StepResult, takeStep } from "./step";
 
 export async function keepRungAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
   return takeStep("keep-rung", stepId, rungChoiceSchema, input, ({ scope, today }, em, choice) =>
     keepRung(scope, em, clientId, choice, today),
+  );
+}
+
+/** What was put by hand on the floor, as the set-up to begin from next time. */
+export async function rememberSetUpAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("remember-set-up", stepId, setUpChoiceSchema, input, ({ scope, today }, em, choice) =>
+    rememberSetUp(scope, em, clientId, choice, today),
   );
 }
 

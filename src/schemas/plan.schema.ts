@@ -90,4 +90,8 @@ export const decisionChoiceSchema = Joi.object<NewDecisionChoice, true>({
   isMore: Joi.boolean(),
   note: note.required(),
 });
+export const setUpChoiceSchema = Joi.object<{ sessionId: string; itemId: string }, true>({
+  sessionId: uuid.required(),
+  itemId: uuid.required(),
+});
 export const holdsChoiceSchema = Joi.object<{ sessionId: string }, true>({ sessionId: uuid.required() });

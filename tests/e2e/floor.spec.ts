@@ -111,7 +111,10 @@ test("two clients at once: one tap to the other, both timers run, and a note for
   await page.keyboard.press("Space");
   await expect(tabs.getByRole("button", { name: /Thora Vane/ })).toContainText(/set \d+: \d+ of/);
   await tabs.getByRole("button", { name: /Liv Aster/ }).click();
-  await page.getByRole("button", { name: /^Start/ }).locator("visible=true").click();
+  await page
+    .getByRole("button", { name: /^Start/ })
+    .locator("visible=true")
+    .click();
   await expect(tabs.getByRole("button", { name: /Liv Aster/ })).toContainText(/set \d+: \d+ of/);
   // the one out of view still runs, and a key is the other's
   await expect(tabs.getByRole("button", { name: /Thora Vane/ })).toContainText(/set \d+: [1-9]\d* of/, { timeout: 30_000 });

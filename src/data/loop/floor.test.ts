@@ -8,6 +8,7 @@ import { plannedOf } from "../../core/record/history";
 import { listClients } from "../repos/client.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "../testing.fixture";
 import { takeFloorEvents } from "./floor";
+import { rememberSetUp } from "./plan";
 
 let orm: MikroORM;
 beforeAll(async () => {
@@ -109,6 +110,50 @@ describe("an exercise added on the floor", () => {
     });
     expect(currentPlans(record).map(({ rung }) => rung.id)).toEqual(before);
     expect(session?.sets).toHaveLength(1);
+  });
+});
+
+describe("a set-up put by hand on the floor", () => {
+  const moved = (
+    sessionId: string,
+    itemId: string,
+    seatHeightM: number,
+    more: Partial<Extract<FloorEventBody, { kind: "eased" }>> = {},
+  ): FloorEvent =>
+    event(sessionId, {
+      kind: "eased",
+      itemId,
+      levers: [{ lever: "seatHeightM", from: 0.62, to: seatHeightM }],
+      to: { variationId: ROW.id, setting: { seatHeightM } },
+      setCount: null,
+      by: "set-up",
+      ...more,
+    });
+  test("is where it begins next time, once the trainer says so; harder only with the reason given on the floor", async () => {
+    const studio = await makeStudio(orm);
+    const [sessionId, item] = [newUuid(), opened()];
+    await send(studio, [begin(studio, sessionId, [item]), setOf(sessionId, item.itemId), moved(sessionId, item.itemId, 0.66)]);
+    const remember = () =>
+      inTest(orm, studio.scope, (em) => rememberSetUp(studio.scope, em, studio.clientId, { sessionId, itemId: item.itemId }, TODAY));
+    const seat = async () => currentPlans(await recordOf(orm, studio)).at(-1)?.rung.setting.seatHeightM;
+    expect(await seat()).toBe(0.62);
+    expect(await remember()).toEqual({ ok: true });
+    expect(await seat()).toBe(0.66);
+    await send(studio, [moved(sessionId, item.itemId, 0.6)]);
+    expect(await remember()).toMatchObject({ ok: false });
+    expect(await seat()).toBe(0.66);
+    await send(studio, [moved(sessionId, item.itemId, 0.6, { reason: "the box was all there was" })]);
+    expect(await remember()).toEqual({ ok: true });
+    expect(await seat()).toBe(0.6);
+  });
+  test("is nothing where it was eased: the morning decides that", async () => {
+    const studio = await makeStudio(orm);
+    const [sessionId, item] = [newUuid(), opened()];
+    await send(studio, [begin(studio, sessionId, [item]), moved(sessionId, item.itemId, 0.66, { by: "ease" })]);
+    const answer = await inTest(orm, studio.scope, (em) =>
+      rememberSetUp(studio.scope, em, studio.clientId, { sessionId, itemId: item.itemId }, TODAY),
+    );
+    expect(answer).toMatchObject({ ok: false });
   });
 });
 

@@ -105,6 +105,35 @@ export const keepRung = (
     return { ok: true };
   });
 
+/**
+ * A set-up that was put by hand on the floor, kept as the place to begin from next time, in the line its exercise stands
+ * in. It is judged again here; harder than what stands only with the reason that was given on the floor.
+ */
+export const rememberSetUp = (
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  { sessionId, itemId }: { sessionId: string; itemId: string },
+  day: Day,
+): Promise<Taken> =>
+  withRecord(scope, em, clientId, async (record) => {
+    const [warning] = openWarningsOf(record);
+    if (warning) return refuse({ code: "warning-open", day: warning.day });
+    const session = record.sessions.find(({ id }) => id === sessionId);
+    const item = session?.items.find(({ id }) => id === itemId);
+    const planned = item && plannedOf(record, item);
+    const moved = session?.moves.findLast((move) => move.itemId === itemId);
+    if (!planned || !moved || moved.by !== "set-up") return refuse({ code: "no-such-set" });
+    const { side, line } = planned.rung;
+    const found = judged(record, moved.to, side, day, line);
+    if (!found.ok) return found;
+    const needed = noteNeeded(found);
+    if (needed && moved.reason === "") return refuse({ code: needed });
+    const rungId = await keepPlace(scope, em, record, moved.to, side, found.judgement, day, line);
+    await prescribe(scope, em, clientId, { rungId, dose: planned.prescription.dose, day, note: moved.reason });
+    return { ok: true };
+  });
+
 /** Of mixed sets the hardest is what counts. */
 const placeOf = ({ variationId, setting }: Place, { mixed }: Dose): Place => ({ variationId, setting: mixed?.setting ?? setting });
 

@@ -1,14 +1,56 @@
 "use client";
 import Link from "next/link";
-import type { ReactNode } from "react";
+import { type ReactNode, useState } from "react";
+import { rememberSetUpAction } from "../../actions/plan";
+import type { UnitSystem } from "../../core/units";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
+import { itemName } from "../text/item-text";
+import { settingText } from "../text/lever-text";
 import { Button } from "../kit/button";
 import { Card, Row, Stack, Title } from "../kit/layout";
-import type { FloorSession } from "./floor-session";
+import type { FloorItem, FloorSession } from "./floor-session";
 import { PainPad } from "./pain-pad";
 
+const lastMove = ({ log }: FloorSession, itemId: string) => log.state.moves.findLast((move) => move.itemId === itemId);
+
+/** A set-up that was put by hand: where it begins next time, where the trainer says so. */
+function SetUpKept({ clientId, session, item, units }: { clientId: string; session: FloorSession; item: FloorItem; units: UnitSystem }) {
+  const { take, isTaking, problem } = useStep(units);
+  const [isKept, setKept] = useState(false);
+  const to = lastMove(session, item.itemId)?.to;
+  if (!to) return null;
+  const choice = { sessionId: session.sessionId, itemId: item.itemId };
+  return (
+    <Row $gap={8} style={{ alignItems: "center" }}>
+      <span>
+        {itemName(item)} was put to {settingText(to.setting, units)}.
+      </span>
+      {isKept ? (
+        <strong role="status">Next time begins there.</strong>
+      ) : (
+        <Button
+          isDisabled={isTaking}
+          onPress={() =>
+            take(
+              (stepId) => rememberSetUpAction(clientId, choice, stepId),
+              () => setKept(true),
+            )
+          }
+        >
+          Begin there next time
+        </Button>
+      )}
+      <Problem text={problem} />
+    </Row>
+  );
+}
+
 /** A session that has ended: how hard it was, what is to be told, and going on where it ended too early. */
-export function EndedCard({ clientId, session, note }: { clientId: string; session: FloorSession; note: ReactNode }) {
+export function EndedCard(props: { clientId: string; session: FloorSession; note: ReactNode; units: UnitSystem }) {
+  const { clientId, session, note, units } = props;
   const setCount = session.log.state.sets.length;
+  const changed = session.items.filter(({ itemId }) => lastMove(session, itemId)?.by === "set-up");
   return (
     <Card aria-label="Session ended">
       <Stack>
@@ -27,6 +69,9 @@ export function EndedCard({ clientId, session, note }: { clientId: string; sessi
             />
           </div>
         )}
+        {changed.map((item) => (
+          <SetUpKept key={item.itemId} clientId={clientId} session={session} item={item} units={units} />
+        ))}
         {note}
         <Row>
           <Link href={`/clients/${clientId}/morning`}>Morning after</Link>

@@ -76,6 +76,8 @@ export interface FloorScreenProps {
   away: Away | null;
   /** What looks like poor form and is the joint's own. */
   ownLimit: string;
+  /** By row, the cue that felt lighter when two were compared. */
+  lighter: Readonly<Record<string, string>>;
   painSite: string;
   /** Who else has a session under way: one may be trained beside the other. */
   others?: readonly { clientId: string; name: string }[];
@@ -132,7 +134,7 @@ function Working(
               {mixedText(dose, units)}
               {plan.isLight && "; a light day"}
             </Soft>
-            <SetUpLines session={session} units={units} ownLimit={props.ownLimit} />
+            <SetUpLines session={session} units={units} ownLimit={props.ownLimit} lighter={props.lighter} />
           </div>
           {props.tools}
         </Row>
@@ -196,7 +198,12 @@ export function FloorScreen(props: FloorScreenProps) {
     );
   if (endedAt !== null)
     return only(
-      <EndedCard clientId={clientId} session={session} note={<ReferralNote session={session} of={props.noteOf} units={units} />} />,
+      <EndedCard
+        clientId={clientId}
+        session={session}
+        units={units}
+        note={<ReferralNote session={session} of={props.noteOf} units={units} />}
+      />,
     );
   if (checkIn === null)
     return only(

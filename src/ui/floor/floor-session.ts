@@ -25,6 +25,7 @@ export interface FloorPlan {
 }
 
 export interface FloorSession {
+  sessionId: string;
   /** Every item in the order it is done today: those planned, and those added here. */
   items: readonly FloorItem[];
   log: FloorLog;
@@ -50,7 +51,9 @@ export interface FloorSession {
   countLeftS: number | null;
   isWaiting: boolean;
   wait: () => void;
+  /** The set that what is said is about: the last one, or another of today that was chosen to be put right. */
   lastSet: FloorSet | undefined;
+  chooseSet: (setId: string | null) => void;
   allSetsDone: boolean;
   isStopped: boolean;
   /** A set that ended in a way that asks one large question. */

@@ -40,7 +40,7 @@ function AboutIt({ session, asksBelly }: { session: FloorSession; asksBelly: boo
   if (!lastSet) return null;
   const { painKind, painPlace, hurtsAt, feltIn, belly, painScore } = lastSet;
   const hurts = (painScore ?? 0) > 0 || lastSet.endedBy !== "pain-tap";
-  const isFirst = sets.length === 1;
+  const isFirst = sets[0] === lastSet;
   const felt: (Trained | "elsewhere")[] = [
     ...(Object.entries(variation.trains) as [Trained, number][]).filter(([, score]) => score >= 2).map(([trained]) => trained),
     "elsewhere",
@@ -122,7 +122,7 @@ export function PainCard(props: { session: FloorSession; limitScore: number; pai
     <Card aria-label="Pain">
       <Row style={{ justifyContent: "space-between", marginBottom: 8 }}>
         <Title>
-          {isResting && lastSet ? `Pain of set ${session.sets.length}` : "Pain during this set"}, {painSite}
+          {isResting && lastSet ? `Pain of set ${session.sets.indexOf(lastSet) + 1}` : "Pain during this set"}, {painSite}
         </Title>
         <Soft>agreed: {limitScore}, nothing sharp; a tap ends the set and saves it</Soft>
       </Row>

@@ -33,6 +33,19 @@ const Table = styled.table`
     background: ${color.brassWash};
   }
 `;
+const Pick = styled.button`
+  min-width: 40px;
+  min-height: 40px;
+  border: 1px solid ${color.fogDeep};
+  border-radius: 4px;
+  background: ${color.paper};
+  cursor: pointer;
+  &[aria-pressed="true"] {
+    border: 2px solid ${color.brass};
+    background: ${color.brassWash};
+    font-weight: 700;
+  }
+`;
 const TANK = ["0", "1", "2", "3", "4"] as const;
 /** How a set was: how it ended where nobody tapped a number, what was seen, what was told. */
 function formText(set: FloorSet, faultName: (id: string) => string): string {
@@ -41,7 +54,7 @@ function formText(set: FloorSet, faultName: (id: string) => string): string {
   return [isClean ? "clean" : ended, ...set.faults.map(faultName), toldText(set)].filter(Boolean).join(", ");
 }
 
-/** What was done, set by set; the last one can be corrected during rest. */
+/** What was done, set by set; any of them is put right in two taps during rest. */
 export function SetTable({ session, dose }: { session: FloorSession; dose: Dose }) {
   const { sets } = session;
   const isIdle = session.tempo.status === "idle";
@@ -67,7 +80,20 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
             const isNow = i === sets.length && !isIdle;
             return (
               <tr key={i} data-now={isNow}>
-                <td>{i + 1}</td>
+                <td>
+                  {set && isIdle && sets.length > 1 ? (
+                    <Pick
+                      type="button"
+                      aria-label={`Put set ${i + 1} right`}
+                      aria-pressed={set === lastSet}
+                      onClick={() => session.chooseSet(set.id)}
+                    >
+                      {i + 1}
+                    </Pick>
+                  ) : (
+                    i + 1
+                  )}
+                </td>
                 <td>
                   {set ? (
                     <span className="figure">
@@ -89,14 +115,14 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
       </Table>
       {isIdle && lastSet && (
         <Row $gap={18} style={{ alignItems: "end" }}>
-          <Row $gap={6} role="group" aria-label={`Repetitions of set ${sets.length}`}>
+          <Row $gap={6} role="group" aria-label={`Repetitions of set ${sets.indexOf(lastSet) + 1}`}>
             <Button aria-label="One repetition fewer" onPress={() => session.correctRepetitions(-1)}>
               −1
             </Button>
             <Button aria-label="One repetition more" onPress={() => session.correctRepetitions(1)}>
               +1
             </Button>
-            <Button onPress={session.voidLast}>Take set {sets.length} back</Button>
+            <Button onPress={session.voidLast}>Take set {sets.indexOf(lastSet) + 1} back</Button>
           </Row>
           {allSetsDone && (
             <ChoiceField

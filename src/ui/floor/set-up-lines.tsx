@@ -7,13 +7,25 @@ import { leverName, recipeText } from "../text/lever-text";
 import type { FloorSession } from "./floor-session";
 
 /** From what it is set up, what to say, and what is hers and no fault. */
-export function SetUpLines({ session, units, ownLimit }: { session: FloorSession; units: UnitSystem; ownLimit: string }) {
+export function SetUpLines(props: {
+  session: FloorSession;
+  units: UnitSystem;
+  ownLimit: string;
+  /** By row, the cue that felt lighter when two were compared. */
+  lighter: Readonly<Record<string, string>>;
+}) {
+  const { session, units, ownLimit, lighter } = props;
   const { context, variation, place, item, next } = session;
   const recipes = (Object.entries(place.setting) as [LeverId, number][]).flatMap(([lever, value]) => {
     const recipe = recipeOf(context.kit.assembled, variation, lever, value);
     return recipe && recipe.length > 0 ? [`${leverName(lever).toLowerCase()}: ${recipeText(recipe, units)}`] : [];
   });
-  const cues = cuesOf(context.school, variation).slice(0, 2);
+  const here = session.log.state.compared.findLast((each) => each.itemId === item.itemId && each.lighter !== null);
+  const felt = here ? here.cues[here.lighter ?? 0] : lighter[variation.id];
+  const cues = [...(felt ? [`${felt}, which felt lighter`] : []), ...cuesOf(context.school, variation).filter((cue) => cue !== felt)].slice(
+    0,
+    2,
+  );
   const comesFirst = next?.variationId === item.variationId && next.side !== item.side && session.sets.length === 0 ? next.side : null;
   return (
     <>

@@ -35,9 +35,13 @@ export class Tones {
     if (voice === 1) oscillator.type = "triangle";
     gain.gain.setValueAtTime(0.18, startS);
     gain.gain.exponentialRampToValueAtTime(0.001, startS + lengthS);
-    const pan = context.createStereoPanner();
-    pan.pan.value = voice === null ? 0 : voice === 0 ? -TO_ONE_SIDE : TO_ONE_SIDE;
-    oscillator.connect(gain).connect(pan).connect(context.destination);
+    oscillator.connect(gain);
+    if (voice === null) gain.connect(context.destination);
+    else {
+      const pan = context.createStereoPanner();
+      pan.pan.value = voice === 0 ? -TO_ONE_SIDE : TO_ONE_SIDE;
+      gain.connect(pan).connect(context.destination);
+    }
     oscillator.start(startS);
     oscillator.stop(startS + lengthS);
     this.ahead = [...this.ahead.filter((each) => each.atS > this.nowS()), { oscillator, atS: startS }];

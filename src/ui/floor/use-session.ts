@@ -90,7 +90,8 @@ export function useSession(
   const [late, setLate] = useState<readonly string[]>([]);
   const [isWaiting, setWaiting] = useState(false);
   const easing = useMemo(() => easeOnce(context, rung, dose), [context, rung, dose]);
-  const lastSet = sets.at(-1);
+  const [chosenId, choose] = useState<string | null>(null);
+  const lastSet = sets.find(({ id }) => id === chosenId) ?? sets.at(-1);
   const isStopped = state.stoppedItemIds.includes(itemId);
   const isSkipped = state.skippedItemIds.includes(itemId);
   const allSetsDone = sets.length >= dose.setCount || isStopped || isSkipped;
@@ -125,11 +126,15 @@ export function useSession(
     // after its last set an exercise stays in hand, for what is asked then; what goes in turn hands over at once
     setPicked(sets.length + 1 >= setCount || !isInTurn ? itemId : null);
     tempo.clear();
+    choose(null);
     setSeen([]);
     setLate([]);
     setWaiting(false);
   };
-  const lastOf = (): FloorSet | undefined => latest().sets.findLast((set) => set.itemId === itemId);
+  const lastOf = (): FloorSet | undefined => {
+    const own = latest().sets.filter((set) => set.itemId === itemId);
+    return own.find(({ id }) => id === chosenId) ?? own.at(-1);
+  };
   const correct = (change: Extract<FloorEvent["body"], { kind: "set-corrected" }>["change"]): void => {
     const last = lastOf();
     if (last) append({ kind: "set-corrected", setId: last.id, change });
@@ -149,6 +154,7 @@ export function useSession(
   };
 
   return {
+    sessionId,
     items,
     rung,
     log,
@@ -230,6 +236,7 @@ export function useSession(
         faults: [],
         endedBy: "pain-tap",
       });
+      choose(null);
       setPicked(itemId);
     },
     endSet: (endedBy) => {
@@ -267,9 +274,11 @@ export function useSession(
       append({ kind: state.skippedItemIds.includes(id) ? "item-resumed" : "item-skipped", itemId: id });
       setPicked(null);
     },
+    chooseSet: choose,
     voidLast: () => {
       const last = lastOf();
       if (last) append({ kind: "set-voided", setId: last.id });
+      choose(null);
     },
     end: () => append({ kind: "session-ended" }),
     goOn: () => append({ kind: "session-continued" }),

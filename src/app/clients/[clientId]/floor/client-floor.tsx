@@ -32,6 +32,18 @@ const lastMorningOf = (record: ClientRecord, today: Day) => {
   return last ? (responseTo(record, last)?.class ?? null) : null;
 };
 
+/** Of every row that two cues were compared in, the one that felt lighter last. */
+const lighterCues = (record: ClientRecord): Record<string, string> =>
+  Object.fromEntries(
+    record.sessions.flatMap(({ compared, items }) =>
+      compared.flatMap(({ itemId, cues, lighter }): [string, string][] => {
+        const item = items.find(({ id }) => id === itemId);
+        const planned = item && plannedOf(record, item);
+        return planned && lighter !== null ? [[planned.rung.variationId, cues[lighter]]] : [];
+      }),
+    ),
+  );
+
 /** The floor of one client, whatever stands in its way: a sign, a question of Screen, no plan, or nothing begun yet. */
 export async function ClientFloor({ clientId }: { clientId: string }) {
   const { today, unitSystem, scope, owner } = await requireSignedIn();
@@ -75,6 +87,7 @@ export async function ClientFloor({ clientId }: { clientId: string }) {
     away: awayToday(record, today),
     lastSharp: lastSharpOf(record, today),
     hadInjection: hadInjection(record, today),
+    lighter: lighterCues(record),
     ownLimit: record.screen.person?.ownLimit ?? "",
     painSite: record.complaints[0]?.words.split(",")[0] ?? "",
     units: unitSystem,
