@@ -190,7 +190,7 @@ test("the whole loop by keyboard alone", async ({ trainer: page }) => {
   await expect(page.getByRole("table", { name: "Sets" })).toContainText("2");
   await tabTo(/End session/);
   await page.keyboard.press("Enter");
-  await tabTo(/End it/);
+  await tabTo(/^End it$/);
   await page.keyboard.press("Enter");
   await expect(page.getByText("Session ended")).toBeVisible();
   await expect(page.getByText("Saved in the studio")).toBeVisible();
