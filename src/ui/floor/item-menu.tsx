@@ -31,9 +31,7 @@ export function ItemMenu({ session, build, units }: { session: FloorSession; bui
           { name: "Change the set-up by hand", act: () => setOpen("hand") },
           { name: "Another exercise instead", act: () => setOpen("swap") },
           { name: "Compare two cues", act: () => setOpen("compare") },
-          ...(sets.length === 0
-            ? [{ name: isSkipped ? "Take it up again" : "Leave it out today", act: () => session.skip(item.itemId) }]
-            : []),
+          ...(sets.length === 0 && !isSkipped ? [{ name: "Leave it out today", act: () => session.skip(item.itemId) }] : []),
           ...(at > 0 ? [{ name: "Earlier", act: () => session.reorder(-1) }] : []),
           ...(at < items.length - 1 ? [{ name: "Later", act: () => session.reorder(1) }] : []),
           { name: "Add an exercise", act: () => setOpen("add") },

@@ -3,6 +3,7 @@ import { recipeOf } from "../../core/fit/assemble";
 import { cuesOf } from "../../core/school/school";
 import type { LeverId } from "../../core/templates/lever";
 import type { UnitSystem } from "../../core/units";
+import { TextButton } from "../kit/button";
 import { leverName, recipeText } from "../text/lever-text";
 import type { FloorSession } from "./floor-session";
 
@@ -32,6 +33,7 @@ export function SetUpLines(props: {
       {recipes.length > 0 && <p>{recipes.join("; ")}</p>}
       {cues.length > 0 && <p>{cues.join(". ")}.</p>}
       {ownLimit !== "" && <p>Own limit, not to be corrected: {ownLimit}</p>}
+      {session.isSkipped && <TextButton onPress={() => session.skip(item.itemId)}>take it up again</TextButton>}
       {comesFirst && <p role="status">The {comesFirst} side goes first in this one: meant so?</p>}
     </>
   );
