@@ -68,10 +68,16 @@ async function file(event: FetchEvent): Promise<Response> {
   return request.destination === "worker" ? new Response(await hit.arrayBuffer(), { headers: { "content-type": "text/javascript" } }) : hit;
 }
 
+/** A page where the studio has it, else as it was kept. Where the studio sends on, to sign in, the browser is sent on: a navigation takes no answer from elsewhere. */
+async function page(event: FetchEvent, url: URL): Promise<Response> {
+  const response = await pages.handle({ event, request: new Request(addressOf(url)) });
+  return response.redirected ? Response.redirect(response.url) : response;
+}
+
 self.addEventListener("fetch", (event) => {
   const url = new URL(event.request.url);
   if (event.request.method !== "GET" || url.origin !== location.origin) return;
-  if (event.request.mode === "navigate" && isKept(url)) event.respondWith(pages.handle({ event, request: new Request(addressOf(url)) }));
+  if (event.request.mode === "navigate" && isKept(url)) event.respondWith(page(event, url));
   else if (url.pathname.startsWith("/_next/static/")) event.respondWith(file(event));
 });
 
