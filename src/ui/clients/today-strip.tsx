@@ -18,7 +18,7 @@ const To = styled(Link)`
   font-weight: 700;
   text-decoration: none;
 `;
-const LOOK_EVERY_MS = 3000;
+const [LOOK_EVERY_MS, QUIET_MS] = [3000, 4000];
 
 /** Who trains today, one tap to the floor, and whose floor this tablet has without a connection; and mornings nobody told. */
 export function TodayStrip({ clients }: { clients: readonly ClientLine[] }) {
@@ -28,12 +28,15 @@ export function TodayStrip({ clients }: { clients: readonly ClientLine[] }) {
   const [ready, setReady] = useState<readonly string[]>([]);
   useEffect(() => {
     const wanted = ids === "" ? [] : ids.split(" ");
-    if (navigator.onLine) keepFloors(wanted);
     if (wanted.length === 0) return;
+    const fetching = setTimeout(() => keepFloors(wanted), QUIET_MS); // once the page has come to rest
     const look = (): void => void keptFloors(wanted).then(setReady, () => undefined);
     look();
     const timer = setInterval(look, LOOK_EVERY_MS);
-    return () => clearInterval(timer);
+    return () => {
+      clearTimeout(fetching);
+      clearInterval(timer);
+    };
   }, [ids]);
   if (today.length === 0 && unknown.length === 0) return null;
   return (
