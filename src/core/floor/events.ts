@@ -120,6 +120,8 @@ export interface FloorSet extends Omit<PerformedSet, keyof Told>, Told {
   workedS: number | null;
   /** Its place among the events of the session. */
   order: number;
+  /** The place of the event that said how it ended: its own, or the correction that made it one that asks. */
+  endedOrder: number;
 }
 /** One item of a session as its device begins it; the line is its place of the programme, null for what Fit keeps. */
 export interface OpenedItem {
@@ -230,6 +232,7 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
       endedBy,
       endedAt: occurredAt,
       order,
+      endedOrder: order,
       workedS,
     };
     sets.set(setId, set);
@@ -250,7 +253,11 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         // a set that a warning sign ended is never made clean again
         const { endedBy, ...change } = body.change;
         const isFinal = set?.endedBy === "warning-sign" || endedBy === undefined;
-        if (set) sets.set(body.setId, { ...set, ...change, ...(isFinal ? {} : { endedBy }) });
+        if (set) {
+          const now = { ...set, ...change, ...(isFinal ? {} : { endedBy }) };
+          const isSaidNow = sharpIfSaid(now).endedBy !== sharpIfSaid(set).endedBy;
+          sets.set(body.setId, isSaidNow ? { ...now, endedOrder: order } : now);
+        }
         break;
       }
       case "set-voided":
@@ -323,14 +330,16 @@ export const isOverNumber = ({ painScore, painKind }: Pick<PerformedSet, "painSc
   painScore !== null && painKind !== "muscle-work" && !(painScore <= limitScore);
 
 /**
- * The set that the floor has not been answered about: the last one, where it ended in a way that asks, and its item was
- * neither eased, changed nor stopped since; nor gone on with, where nothing hurt.
+ * The last set that the floor has not been answered about: it ended in a way that asks, whenever that was said, and its
+ * item was neither eased, swapped nor stopped since; nor gone on with, where nothing hurt.
  */
 export function unansweredSet({ sets, moves, wentOn, stoppedItemIds, endedAt }: FloorState, limitScore: number): FloorSet | null {
-  const last = sets.at(-1);
-  if (!last || endedAt !== null || !asksAtOnce(last, limitScore)) return null;
-  const isSince = ({ itemId, order }: { itemId: string; order: number }): boolean => itemId === last.itemId && order > last.order;
-  const isEased = moves.some((move) => (move.by === "ease" || move.by === "swap") && isSince(move));
-  const isOn = HARMLESS_ENDS.includes(last.endedBy) && !isOverNumber(last, limitScore) && wentOn.some(isSince);
-  return isEased || isOn || stoppedItemIds.includes(last.itemId) ? null : last;
+  if (endedAt !== null) return null;
+  const isAnswered = (set: FloorSet): boolean => {
+    const isSince = ({ itemId, order }: { itemId: string; order: number }): boolean => itemId === set.itemId && order > set.endedOrder;
+    const isEased = moves.some((move) => (move.by === "ease" || move.by === "swap") && isSince(move));
+    const isOn = HARMLESS_ENDS.includes(set.endedBy) && !isOverNumber(set, limitScore) && wentOn.some(isSince);
+    return isEased || isOn || stoppedItemIds.includes(set.itemId);
+  };
+  return sets.findLast((set) => asksAtOnce(set, limitScore) && !isAnswered(set)) ?? null;
 }

@@ -47,6 +47,15 @@ describe("what is told of a set", () => {
     expect(lost.sets[0]?.endedBy).toBe("sharp");
     expect(floorState([set("c", { endedBy: "spreading" }), tell("c", { painKind: "sharp" })]).sets[0]?.endedBy).toBe("spreading");
   });
+  test("sharp told of an earlier set of today asks as well, once; and not again after it was answered", () => {
+    const eased = () => event({ kind: "eased", itemId: "i", levers: [], to: { variationId: "x", setting: {} }, setCount: null });
+    const before = [set("a"), eased(), set("b")];
+    expect(unansweredSet(floorState(before), 3)).toBeNull();
+    const said = [...before, tell("a", { painKind: "sharp" })];
+    expect(unansweredSet(floorState(said), 3)?.id).toBe("a");
+    expect(unansweredSet(floorState([...said, eased(), tell("a", { painScore: 2 })]), 3)).toBeNull();
+    expect(floorState([...said, tell("a", { painKind: "ache" })]).sets[0]?.endedBy).toBe("pain-tap"); // a slip
+  });
   test("a muscle at work is no pain of a joint: over the number it asks nothing", () => {
     const asks = (painKind: "muscle-work" | "ache"): string | null =>
       unansweredSet(floorState([set("a", { painScore: 6 }), tell("a", { painKind })]), 3)?.id ?? null;

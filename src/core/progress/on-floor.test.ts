@@ -2,26 +2,12 @@ import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import { calmCeilings, contextWith } from "../fit/fit.fixture";
 import { type FloorState, floorState, type FloorSet } from "../floor/events";
-import { UNTOLD } from "../floor/told";
+import { doneSet } from "../record/record.fixture";
 import { buildOnFloor, handRule, steppedTo } from "./on-floor";
 
 const ROW = variationById("raised-sit-to-stand");
 const DOSE = { ...ROW.dose, setCount: 3, repetitionsLow: 8, repetitionsHigh: 12 };
-const set = (more: Partial<FloorSet> = {}): FloorSet => ({
-  ...UNTOLD,
-  id: "a",
-  itemId: "i",
-  setting: {},
-  repetitions: 12,
-  painScore: 1,
-  leftInTank: 3,
-  faults: [],
-  endedBy: "pain-tap",
-  endedAt: "",
-  workedS: null,
-  order: 1,
-  ...more,
-});
+const set = (more: Partial<FloorSet> = {}): FloorSet => doneSet("i", 1, more);
 const CHECKED = { painScore: 1, newSwelling: false, choice: "as-planned", underRelief: false, satLong: false, reason: "" } as const;
 const state = (more: Partial<FloorState> = {}): FloorState => ({ ...floorState([]), checkIn: CHECKED, sets: [set()], ...more });
 const asked = (of: FloorState, more: Partial<Parameters<typeof buildOnFloor>[0]> = {}) =>

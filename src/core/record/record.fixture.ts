@@ -21,6 +21,7 @@ export const doneSet = (itemId: string, n: number, more: Partial<FloorSet> = {})
   endedAt: "",
   workedS: null,
   order: n,
+  endedOrder: n,
   ...more,
 });
 export const doneSession = (id: string, day: string, more: Partial<SessionFact> & { prescriptionId?: string } = {}): SessionFact => {

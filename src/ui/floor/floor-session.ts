@@ -64,6 +64,8 @@ export interface FloorSession {
   watchFeet: (read: (() => FootShare | null) | null) => void;
   /** What is told of the last set beside its number. */
   tell: (told: Partial<Told>) => void;
+  /** The pain over the number was a muscle at work, and no joint's. */
+  sayMuscle: () => void;
   /** Gone on after a set that asked and hurt nothing. */
   goOnAfter: () => void;
   /** The item in hand is at another place from here on: built, changed by hand, or swapped. */

@@ -52,6 +52,11 @@ export function WhatNow({ session, units, limitScore }: { session: FloorSession;
           <Button $large $tone="primary" isDisabled={!easing} onPress={session.ease}>
             Ease: {easeText(session, units)}
           </Button>
+          {asking.endedBy === "pain-tap" && (
+            <Button $large onPress={session.sayMuscle}>
+              It was the muscle working, not the joint
+            </Button>
+          )}
           {canGoOn && (
             <Button $large onPress={session.goOnAfter}>
               {asking.endedBy === "cramp" ? "It is gone after a stretch: go on, shorter range" : "Go on as it is, after the rest"}
@@ -62,7 +67,7 @@ export function WhatNow({ session, units, limitScore }: { session: FloorSession;
           </Button>
         </Stack>
         <Row>
-          <Button onPress={session.voidLast}>A slip: take set {session.sets.length} back</Button>
+          <Button onPress={session.voidLast}>A slip: take set {session.sets.findIndex(({ id }) => id === asking.id) + 1} back</Button>
         </Row>
       </Stack>
     </Card>

@@ -70,15 +70,17 @@ export function useSession(
   const order = useMemo(() => orderOf(items, state.moves), [items, state.moves]);
   const comesId = useMemo(() => nextItem(order, state)?.itemId ?? null, [order, state]);
   const next = items.find(({ itemId }) => itemId === comesId) ?? null;
-  const item = items.find(({ itemId }) => itemId === picked) ?? next ?? items.at(-1);
+  const asking = unansweredSet(state, options.limitScore);
+  const inHandId = asking?.itemId ?? picked; // what is answered now is about that exercise, whatever comes next
+  const item = items.find(({ itemId }) => itemId === inHandId) ?? next ?? items.at(-1);
   if (!item) throw new RangeError("a session without items");
   const { itemId, side } = item;
   const context = useOnLeg(given, side);
   const now = placeNow({ ...item, setCount: item.dose.setCount }, itemId, state.moves);
   const { setCount, variationId } = now;
-  const moved = state.moves.findLast((move) => move.itemId === itemId && (move.dose !== null || move.to.variationId === item.variationId));
+  const swapped = state.moves.findLast((move) => move.itemId === itemId && move.dose !== null);
   const isMoved = state.moves.some((move) => move.itemId === itemId);
-  const ownDose = moved?.dose ?? item.dose;
+  const ownDose = swapped?.dose ?? item.dose;
   const sets = state.sets.filter((set) => set.itemId === itemId);
   const dose = useMemo(() => ({ ...doseLeft(ownDose, sets.length, isMoved), setCount }), [ownDose, sets.length, isMoved, setCount]);
   const setting = dose.mixed?.setting ?? now.setting;
@@ -97,7 +99,6 @@ export function useSession(
   const allSetsDone = sets.length >= dose.setCount || isStopped || isSkipped;
   const isIdle = tempo.status === "idle";
   const isInTurn = turnsOf(order).some((turn) => turn.length > 1 && turn.some((each) => each.itemId === itemId));
-  const asking = unansweredSet(state, options.limitScore);
   const isOver = state.endedAt !== null || state.warnings.length > 0;
   const isHeld = isWaiting || allSetsDone || !isIdle || asking !== null || isOver;
   // after a set that asks, nothing counts down until it is answered
@@ -133,7 +134,7 @@ export function useSession(
   };
   const lastOf = (): FloorSet | undefined => {
     const own = latest().sets.filter((set) => set.itemId === itemId);
-    return own.find(({ id }) => id === chosenId) ?? own.at(-1);
+    return own.find(({ id }) => id === (asking?.id ?? chosenId)) ?? own.at(-1);
   };
   const correct = (change: Extract<FloorEvent["body"], { kind: "set-corrected" }>["change"]): void => {
     const last = lastOf();
@@ -208,6 +209,7 @@ export function useSession(
     },
     watchFeet,
     tell: correct,
+    sayMuscle: () => correct({ painKind: "muscle-work" }),
     goOnAfter: () => append({ kind: "went-on", itemId }),
     move: (by, stepped, reason) =>
       appendMove(itemId, stepped, { by, ...(reason ? { reason } : {}), ...(by === "swap" ? { dose: stepped.dose } : {}) }),
