@@ -1,6 +1,6 @@
 import { dayAfter } from "../day";
 import { describe, expect, test } from "vitest";
-import { calmCeilings, complaint, kneeLimit } from "../fit/fit.fixture";
+import { calmCeilings, complaint, kneeLimit, limit } from "../fit/fit.fixture";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import type { Ceiling } from "../limits/ceiling";
 import { ceilingsToday } from "./ceilings";
@@ -370,6 +370,12 @@ describe("history", () => {
     expect(proposal(four())?.move).toBe("raise");
     expect(ratio(four())).toBeGreaterThan(1.04);
     expect(ratio(four())).toBeLessThanOrEqual(1.1);
+  });
+  test("and never past a limit on what the joint is asked", () => {
+    const { value, channel, side } = ceilingOf(record(near));
+    const most = { kind: "most" as const, channel, most: 1.01 * value };
+    expect(ratio({ ...four(), limits: [limit(most, { side })] })).toBeCloseTo(1.01, 6);
+    expect(proposal({ ...four(), limits: [limit({ ...most, most: 0.9 * value }, { side })] })).toBeNull();
   });
   test("proposes a lower one after a flare at it, though it was not done as prescribed", () => {
     const responses = [answer("s4", "2026-10-10", { class: "flare" })];

@@ -6,6 +6,7 @@ import type { Pattern } from "../catalogue/variation";
 import type { FitContext } from "../fit/context";
 import { type AnsweredDose, type Ceiling, isProvisional } from "../limits/ceiling";
 import { proposedCeiling, type Tolerance, toleranceFrom, type ToleranceProposal, type ToldDose } from "../limits/tolerance";
+import { isBinding } from "../limits/limit";
 import { RAIL_CHANNELS, type RailChannelId } from "../limits/rails";
 import { ask, demandOn, WHOLE } from "../templates/ask";
 import { isLoad } from "../templates/form";
@@ -152,24 +153,43 @@ export interface LearntOf {
   proposal: ToleranceProposal;
 }
 /** The curve of one ceiling, learnt from every answered dose; its calm pose is where it starts. */
-export function learntOf(record: ClientRecord, subject: Subject, ceiling: Ceiling, today: Day): LearntOf {
+function learntOf(record: ClientRecord, subject: Subject, ceiling: Ceiling, today: Day): LearntOf {
   const raisedBy = record.ceilings.find(({ id }) => id === ceiling.id)?.raisedBy ?? 1;
   const doses = toldDoses(record, subject, ceiling).filter(({ day }) => day <= today);
   const belief = toleranceFrom({ calibrated: ceiling.value / raisedBy, fromDay: ceiling.fromDay }, doses, today);
-  return { ceiling, belief, doses, proposal: proposedCeiling(ceiling.value, belief, doses) };
+  return {
+    ceiling,
+    belief,
+    doses,
+    proposal: proposedCeiling(ceiling.value, belief, doses, { limitValue: limitOn(record, ceiling, today) }),
+  };
 }
+/** The most a limit in force allows on a ceiling's own channel and side. */
+const limitOn = ({ limits }: Pick<ClientRecord, "limits">, { channel, side }: Ceiling, today: Day): number =>
+  Math.min(
+    Infinity,
+    ...limits.flatMap((limit) =>
+      limit.rule.kind === "most" &&
+      limit.rule.channel === channel &&
+      (limit.side === side || limit.side === "both") &&
+      isBinding(limit, today)
+        ? [limit.rule.most]
+        : [],
+    ),
+  );
 
-/** The first ceiling that its mornings say should move. A limit on the same channel binds whatever is proposed. */
-export function ceilingProposal(
-  record: ClientRecord,
-  { subject, ceilings, today }: Pick<FitContext, "subject" | "ceilings" | "today">,
-): { ceiling: Ceiling; move: "raise" | "lower"; value: number } | null {
-  for (const ceiling of ceilings) {
-    const { proposal } = learntOf(record, subject, ceiling, today);
-    if (proposal.move !== "keep") return { ceiling, move: proposal.move, value: proposal.value };
-  }
+/** Of what was learnt, the first ceiling that its mornings say should move; a limit on the same channel binds whatever is proposed. */
+export function firstProposal(learnt: readonly LearntOf[]): { ceiling: Ceiling; move: "raise" | "lower"; value: number } | null {
+  for (const { ceiling, proposal } of learnt) if (proposal.move !== "keep") return { ceiling, move: proposal.move, value: proposal.value };
   return null;
 }
+/** What was learnt of every ceiling of today. */
+export const learntOfAll = (
+  record: ClientRecord,
+  { subject, ceilings, today }: Pick<FitContext, "subject" | "ceilings" | "today">,
+): LearntOf[] => ceilings.map((ceiling) => learntOf(record, subject, ceiling, today));
+export const ceilingProposal = (record: ClientRecord, context: Pick<FitContext, "subject" | "ceilings" | "today">) =>
+  firstProposal(learntOfAll(record, context));
 
 /** The most of each load that was calm, pattern by pattern. */
 export function calmLoads(record: ClientRecord): Partial<Record<Pattern, Setting>> {

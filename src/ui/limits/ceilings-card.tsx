@@ -9,7 +9,7 @@ import { type CeilingRow, confidenceOf } from "../../core/fit/ceiling-table";
 import { DEFAULT_KIT } from "../../core/fit/context";
 import { ADJUST_LIMITS, type Ceiling } from "../../core/limits/ceiling";
 import type { Day } from "../../core/day";
-import type { LearntOf } from "../../core/record/history";
+import { firstProposal, type LearntOf } from "../../core/record/history";
 import type { CalmPoseFact, CeilingFact } from "../../core/record/record";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { poseOf } from "../../core/templates/pose";
@@ -51,7 +51,6 @@ export interface CeilingsCardProps {
   /** Every ceiling that was ever set, oldest first. */
   history: readonly CeilingFact[];
   calmPoses: readonly CalmPoseFact[];
-  proposal: { ceilingId: string; move: "raise" | "lower"; value: number } | null;
   /** What was learnt of each ceiling from its mornings. */
   learnt: readonly LearntOf[];
   subject: Subject | null;
@@ -184,7 +183,8 @@ function Reasons({ row, history, today, units }: { row: CeilingRow; history: rea
 
 /** Every ceiling with its number, its why and its history, beside the pose it came from. */
 export function CeilingsCard(props: CeilingsCardProps) {
-  const { clientId, rows, history, calmPoses, proposal, subject, today, units, onMeasure } = props;
+  const { clientId, rows, history, calmPoses, subject, today, units, onMeasure } = props;
+  const proposal = firstProposal(props.learnt);
   const [chosen, setChosen] = useState<string | null>(null);
   const [adjusting, setAdjusting] = useState<Ceiling | null>(null);
   const [learning, setLearning] = useState<Ceiling | null>(null);
@@ -240,7 +240,7 @@ export function CeilingsCard(props: CeilingsCardProps) {
                     label={`${name}: ${boundValueText(row, binding, units)} binds`}
                   />
                   <Row>
-                    {proposal && proposal.ceilingId === ceiling?.id && (
+                    {proposal && proposal.ceiling.id === ceiling?.id && (
                       <Button
                         $tone="primary"
                         isDisabled={raising.isTaking}

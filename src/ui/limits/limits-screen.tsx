@@ -53,7 +53,6 @@ export interface LimitsScreenProps {
   rows: readonly CeilingRow[];
   history: readonly CeilingFact[];
   calmPoses: readonly CalmPoseFact[];
-  proposal: { ceilingId: string; move: "raise" | "lower"; value: number } | null;
   learnt: readonly LearntOf[];
   subject: Subject | null;
   measure: BodyMeasure | null;
@@ -114,7 +113,7 @@ function LiftForm({
 
 /** Limits with their owners, and the ceilings with where they came from. */
 export function LimitsScreen(props: LimitsScreenProps) {
-  const { client, complaints, limits, proposal, subject, measure, dailyTasks, school, warnings, today, units } = props;
+  const { client, complaints, limits, subject, measure, dailyTasks, school, warnings, today, units } = props;
   const clientId = client.id;
   const [open, setOpen] = useState<"limit" | "calm-pose" | Limit | null>(null);
   const close = (): void => setOpen(null);
@@ -131,7 +130,6 @@ export function LimitsScreen(props: LimitsScreenProps) {
             history: props.history,
             calmPoses: props.calmPoses,
             learnt: props.learnt,
-            proposal,
             subject,
             today,
             units,

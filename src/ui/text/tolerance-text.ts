@@ -10,7 +10,7 @@ export function learntText({ ceiling, belief, doses, proposal }: LearntOf): stri
     doses.length === 0
       ? "No dose was answered yet: it rests on the calm pose alone."
       : `${doses.length} answered ${doses.length === 1 ? "dose" : "doses"}: ${count("calm")} calm, ${count("noticed")} noticed, ${count("flare")} ${count("flare") === 1 ? "flare" : "flares"}.`;
-  const takes = `What it takes calmly lies likely between ${percentRangeText(low / ceiling.value, high / ceiling.value)} of today's ceiling.`;
+  const takes = `What it takes calmly is likely ${percentRangeText(low / ceiling.value, high / ceiling.value)} of today's ceiling.`;
   return `${rests} ${takes} ${proposalText(proposal, ceiling.value)}`;
 }
 

@@ -1,6 +1,6 @@
 import { ceilingTable } from "../../../../core/fit/ceiling-table";
 import { fitContextOf, openWarningsOf } from "../../../../core/record/derive";
-import { ceilingProposal, isCeilingProvisional, learntOf } from "../../../../core/record/history";
+import { isCeilingProvisional, learntOfAll } from "../../../../core/record/history";
 import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
 import { readStudio } from "../../../../data/orm";
 import { listCeilings } from "../../../../data/repos/client.repo";
@@ -15,7 +15,7 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
   const history = await readStudio(scope.studioId, (em) => listCeilings(scope, em, clientId));
   const context = fitContextOf(record, today);
   const provisional = (context?.ceilings ?? []).filter((ceiling) => context && isCeilingProvisional(record, context.subject, ceiling));
-  const proposal = context && ceilingProposal(record, context);
+  const learnt = context ? learntOfAll(record, context) : [];
   return (
     <LimitsScreen
       client={record.client}
@@ -31,8 +31,7 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
       }
       history={history}
       calmPoses={record.calmPoses}
-      proposal={proposal && { ceilingId: proposal.ceiling.id, move: proposal.move, value: proposal.value }}
-      learnt={context ? context.ceilings.map((ceiling) => learntOf(record, context.subject, ceiling, today)) : []}
+      learnt={learnt}
       subject={context?.subject ?? null}
       measure={bodyMeasureOf(record)}
       posture={postureOf(record)}
