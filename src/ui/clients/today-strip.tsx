@@ -30,9 +30,13 @@ export function TodayStrip({ clients }: { clients: readonly ClientLine[] }) {
     const wanted = ids === "" ? [] : ids.split(" ");
     if (wanted.length === 0) return;
     const fetching = setTimeout(() => keepFloors(wanted), QUIET_MS); // once the page has come to rest
-    const look = (): void => void keptFloors(wanted).then(setReady, () => undefined);
-    look();
-    const timer = setInterval(look, LOOK_EVERY_MS);
+    const look = async (): Promise<void> => {
+      const kept = await keptFloors(wanted).catch(() => []);
+      setReady(kept);
+      if (kept.length === wanted.length) clearInterval(timer);
+    };
+    const timer = setInterval(() => void look(), LOOK_EVERY_MS);
+    void look();
     return () => {
       clearTimeout(fetching);
       clearInterval(timer);

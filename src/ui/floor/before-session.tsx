@@ -8,7 +8,7 @@ import { StartScreen } from "./start-screen";
 type Own = "begin" | "olderThan";
 /** Before a session: the programme's, or what Fit keeps; begun in the studio, or on this tablet alone. */
 export function BeforeSession(props: {
-  floor: Omit<FloorScreenProps, "plan" | "known"> | null;
+  floor: Omit<FloorScreenProps, "plan" | "known">;
   asOf: Day;
   programme: Omit<Parameters<typeof StartProgramme>[0], Own> | null;
   kept: Omit<Parameters<typeof StartScreen>[0], Own> | null;

@@ -23,7 +23,7 @@ const useOnline = (): boolean =>
 
 /** Offered where the studio does not answer: the session is begun on this tablet, and sent once there is a connection. */
 export function BeginWithout(props: {
-  begin: BeginHere | null;
+  begin: BeginHere;
   items: readonly Omit<OpenedItem, "itemId">[];
   isLight: boolean;
   /** The day of the page, where it is not today's. */
@@ -32,7 +32,7 @@ export function BeginWithout(props: {
 }) {
   const { begin, items, isLight, olderThan, hasFailed } = props;
   const isOnline = useOnline();
-  if (!begin || (isOnline && !hasFailed)) return null;
+  if (isOnline && !hasFailed) return null;
   return (
     <Stack $gap={8}>
       {olderThan && (

@@ -41,30 +41,29 @@ export function FloorStart({
   asOf,
   children,
 }: {
-  /** The floor as it will be, without its session; null while no body is measured. */
-  floor: Omit<FloorScreenProps, "plan" | "known"> | null;
+  /** The floor as it will be, without its session. */
+  floor: Omit<FloorScreenProps, "plan" | "known">;
   /** The day this page was made by the studio. */
   asOf: Day;
-  children: (begin: BeginHere | null, isOlder: boolean) => ReactNode;
+  children: (begin: BeginHere, isOlder: boolean) => ReactNode;
 }) {
-  const owner = floor?.owner ?? { studioId: "", actorId: "", lockKey: "" };
-  const clientId = floor?.clientId ?? "";
+  const { owner, clientId } = floor;
   const { outbox, state } = useOutbox(owner);
   const [plan, setPlan] = useState<FloorPlan | null>(null);
   const day = useSyncExternalStore(never, localDay, () => asOf);
   useEffect(() => {
-    if (!outbox || !state.isReady || clientId === "") return;
+    if (!outbox || !state.isReady) return;
     let isCurrent = true;
     void outbox.openedHere(clientId, localDay()).then((event) => isCurrent && event && setPlan(planFrom(event)));
     return () => {
       isCurrent = false;
     };
   }, [outbox, state.isReady, clientId]);
-  if (floor && plan) return <FloorScreen {...floor} plan={plan} known={[]} />;
+  if (plan) return <FloorScreen {...floor} plan={plan} known={[]} />;
   const begin: BeginHere = (items, isLight) => {
     if (!outbox) return;
     const opened = items.map((item) => ({ itemId: newUuid(), ...item }));
     setPlan(planFrom(outbox.append(newUuid(), { kind: "session-opened", clientId, day: localDay(), isLight, items: opened })));
   };
-  return children(floor ? begin : null, day > asOf);
+  return children(begin, day > asOf);
 }

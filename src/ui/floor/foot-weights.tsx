@@ -38,7 +38,7 @@ const Large = styled.output`
 `;
 const SPARED_BY = 0.07;
 
-/** What the hands or the pole take: whatever of the body's weight is on neither scale. */
+/** What the hands or the pole take: whatever of the weight is on neither scale. */
 const handsOf = (massKg: number, onScalesKg: number): number => Math.max(0, massKg - onScalesKg);
 
 /** The weight under each foot while a set runs: the working leg's share, what the hands take, and the share meant. */
@@ -57,7 +57,7 @@ function Weighing({ session, units, onClose }: { session: FloorSession; units: U
   const { context, item, place, tempo, watchFeet } = session;
   const { state, readings, listen, stop } = useScales(scaleLine);
   const [hasAsked, setAsked] = useState(false);
-  const { massKg } = context.subject.body;
+  const massKg = context.subject.body.massKg + (place.setting.loadKg ?? 0); // what is held stands on the scales too
   const side: Side = item.side;
   const targetFraction = place.setting.shareFraction ?? null;
   const now = readings.at(-1);

@@ -5,6 +5,7 @@ import { redFlags } from "../../core/floor/referral";
 import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Row, Stack } from "../kit/layout";
+import { saveFile } from "../kit/save-file";
 import { referralText } from "../text/referral-text";
 import { color } from "../theme/tokens";
 import type { FloorSession } from "./floor-session";
@@ -12,7 +13,6 @@ import type { FloorSession } from "./floor-session";
 export interface NoteOf {
   name: string;
   ageYears: number;
-  day: string;
 }
 const Paper = styled.pre`
   padding: 14px;
@@ -30,14 +30,6 @@ export function ReferralNote({ session, of, units }: { session: FloorSession; of
   if (flags.length === 0) return null;
   const words = referralText(flags, of, units);
   if (!isOpen) return <Button onPress={() => setOpen(true)}>Note for the clinician</Button>;
-  const save = (): void => {
-    const address = URL.createObjectURL(new Blob([words], { type: "text/plain" }));
-    const link = document.createElement("a");
-    link.href = address;
-    link.download = `note-${of.day.replaceAll(" ", "-")}.txt`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(address), 10_000);
-  };
   return (
     <Stack $gap={8}>
       <Paper aria-label="Note for the clinician">{words}</Paper>
@@ -52,7 +44,7 @@ export function ReferralNote({ session, of, units }: { session: FloorSession; of
         >
           Copy
         </Button>
-        <Button onPress={save}>Save as a file</Button>
+        <Button onPress={() => saveFile("note-for-the-clinician.txt", "text/plain", words)}>Save as a file</Button>
         <span role="status">{said}</span>
       </Row>
     </Stack>

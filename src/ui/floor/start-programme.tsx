@@ -32,7 +32,7 @@ export function StartProgramme({
   isLight: boolean;
   /** The programme has a session today; else it is one more. */
   isLaidToday: boolean;
-  begin: BeginHere | null;
+  begin: BeginHere;
   olderThan: string | null;
   units: UnitSystem;
 }) {

@@ -27,7 +27,7 @@ export function StartScreen({
 }: {
   clientId: string;
   plans: readonly (Omit<FloorItem, "itemId" | "part" | "inTurn"> & { prescriptionId: string })[];
-  begin: BeginHere | null;
+  begin: BeginHere;
   olderThan: string | null;
   units: UnitSystem;
 }) {

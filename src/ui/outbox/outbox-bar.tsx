@@ -4,6 +4,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { EventRefusal } from "../../core/floor/events";
 import { Button, TextButton } from "../kit/button";
+import { saveFile } from "../kit/save-file";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { clockTimeText } from "../text/day-text";
@@ -65,14 +66,8 @@ const WHAT: Record<Kept["event"]["body"]["kind"], string> = {
 };
 
 /** A file of what was refused, so that nothing depends on this tablet alone. */
-function saveAsFile(refused: readonly Kept[]): void {
-  const address = URL.createObjectURL(new Blob([JSON.stringify(refused, null, 2)], { type: "application/json" }));
-  const link = document.createElement("a");
-  link.href = address;
-  link.download = "ponderis-entries-not-taken.json";
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(address), 10_000);
-}
+const saveAsFile = (refused: readonly Kept[]): void =>
+  saveFile("ponderis-entries-not-taken.json", "application/json", JSON.stringify(refused, null, 2));
 
 function Refused({ refused, onAgain }: { refused: readonly Kept[]; onAgain: () => void }) {
   return (

@@ -35,7 +35,7 @@ export function nextLoadText(loadKg: number, assembledKg: readonly number[], uni
   const wanted = `${massText(least - loadKg, units)} to ${massText(most - loadKg, units)} more would do`;
   if (step.nextKg === null) return `Nothing heavier is here: ${wanted}.`;
   const next = `${loadText(step.nextKg, units)}${step.percent === null ? "" : ` is ${Math.round(step.percent)}% more`}`;
-  return `No next load yet: ${next}, and 2 to 10% is what a step may be. A smaller plate, ${wanted}; until then a repetition more.`;
+  return `No next load yet: ${next}, and 2 to 10% is what a step may be. A smaller plate would help: ${wanted}. Until then a repetition more.`;
 }
 
 /** "Drop set: 30, 24, 20 kg × 10: 30 repetitions, 740 kg in all"; nothing where there is nothing to drop to. */

@@ -4,6 +4,7 @@ import { UNTOLD } from "../../core/floor/told";
 import type { UnitSystem } from "../../core/units";
 import { warningText } from "./decision-text";
 import { END_NAMES, toldText } from "./floor-text";
+import { dayText } from "./day-text";
 import { settingText } from "./lever-text";
 
 const DONE: Readonly<Record<RedFlag["done"], string>> = {
@@ -14,11 +15,7 @@ const DONE: Readonly<Record<RedFlag["done"], string>> = {
 };
 
 /** A dated note to a clinician: who, when, which exercise in which set-up, what came, and what was done. No diagnosis. */
-export function referralText(
-  flags: readonly RedFlag[],
-  { name, ageYears, day }: { name: string; ageYears: number; day: string },
-  units: UnitSystem,
-): string {
+export function referralText(flags: readonly RedFlag[], { name, ageYears }: { name: string; ageYears: number }, units: UnitSystem): string {
   const lines = flags.map(({ at, place, setNumber, signs, endedBy, painScore, told, done }) => {
     const time = at === "" ? "" : `${new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}: `;
     const what = place
@@ -33,7 +30,7 @@ export function referralText(
     return `${time}${what}. Told: ${[...new Set(came)].join("; ") || "a warning sign"}. ${DONE[done]}`;
   });
   return [
-    `Note for the treating clinician, ${day}`,
+    `Note for the treating clinician, ${dayText(flags[0]?.at.slice(0, 10) ?? "")}`,
     `${name}, ${ageYears} years`,
     "",
     ...lines,

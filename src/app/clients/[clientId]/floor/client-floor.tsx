@@ -15,12 +15,14 @@ import { requireSignedIn } from "../../../../server/session";
 import { BeforeSession } from "../../../../ui/floor/before-session";
 import { FloorScreen } from "../../../../ui/floor/floor-screen";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
-import { dayText } from "../../../../ui/text/day-text";
+import { ageOn } from "../../../../ui/text/day-text";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
+
+const lastBefore = (record: ClientRecord, today: Day) => record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
 
 /** The exercise that ended a set with sharp pain in the session before today's. */
 function lastSharpOf(record: ClientRecord, today: Day): string {
-  const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
+  const last = lastBefore(record, today);
   const sharp = last?.sets.find(({ endedBy }) => endedBy === "sharp");
   const item = last?.items.find(({ id }) => id === sharp?.itemId);
   const planned = item && plannedOf(record, item);
@@ -28,7 +30,7 @@ function lastSharpOf(record: ClientRecord, today: Day): string {
 }
 
 const lastMorningOf = (record: ClientRecord, today: Day) => {
-  const last = record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);
+  const last = lastBefore(record, today);
   return last ? (responseTo(record, last)?.class ?? null) : null;
 };
 
@@ -82,7 +84,7 @@ export async function ClientFloor({ clientId }: { clientId: string }) {
     limitScore: painLimitOf(record),
     missingMorning: record.sessions.some((each) => missesMorning(record, each, today)),
     lastMorning: lastMorningOf(record, today),
-    noteOf: { name: record.client.name, ageYears: Number(today.slice(0, 4)) - record.client.birthYear, day: dayText(today) },
+    noteOf: { name: record.client.name, ageYears: ageOn(record.client.birthYear, today) },
     asksBelly: asksBelly(record.screen),
     away: awayToday(record, today),
     lastSharp: lastSharpOf(record, today),
@@ -108,7 +110,7 @@ export async function ClientFloor({ clientId }: { clientId: string }) {
   }
   const programme = programmeItems(record, today);
   const plans = currentPlans(record).filter(({ rung }) => isInCatalogue(rung.variationId));
-  if (programme.length === 0 && plans.length === 0)
+  if (!floor || (programme.length === 0 && plans.length === 0))
     return (
       <MessageScreen title="No plan yet">
         <p>Choose a rung on Fit and keep it; then it can be trained here.</p>

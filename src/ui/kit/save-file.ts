@@ -1,0 +1,9 @@
+/** Offers words as a file to keep, made on this page and sent nowhere. */
+export function saveFile(name: string, type: string, words: string): void {
+  const address = URL.createObjectURL(new Blob([words], { type }));
+  const link = document.createElement("a");
+  link.href = address;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+}
