@@ -23,7 +23,11 @@ const told = {
   feltIn: oneOf([...TRAINED, "elsewhere"]).allow(null),
   belly: oneOf(BELLIES).allow(null),
   lateFaults: faults,
-  foot: Joi.object({ shareFraction: within({ min: 0, max: 1 }).required(), handsKg: within({ min: 0, max: 200 }).required() }).allow(null),
+  foot: Joi.object({
+    shareFraction: within({ min: 0, max: 1 }).required(),
+    handsKg: within({ min: 0, max: 200 }).required(),
+    isStandIn: Joi.boolean().valid(true),
+  }).allow(null),
 };
 const change = Joi.object({ repetitions, painScore, leftInTank, faults, endedBy, ...told });
 const knownPlace = Joi.object({ variationId: variationId.required(), setting: settingSchema.required() });

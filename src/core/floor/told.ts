@@ -36,6 +36,8 @@ export type Belly = (typeof BELLIES)[number];
 export interface FootShare {
   shareFraction: number;
   handsKg: number;
+  /** Pretended, not weighed: nothing is concluded from it. */
+  isStandIn?: true;
 }
 
 /** What may be told of a set beside its number; null where nobody said. */

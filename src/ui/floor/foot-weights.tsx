@@ -5,9 +5,10 @@ import { leftShare, scaleLine, shareSummary, shareUnder } from "../../core/asses
 import type { FootShare } from "../../core/floor/told";
 import type { Side } from "../../core/mechanics/channels";
 import type { UnitSystem } from "../../core/units";
-import { Button, TextButton } from "../kit/button";
+import { TextButton } from "../kit/button";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
-import { pretendedScales, serialDriver, serialOf, standInDriver } from "../scales/driver";
+import { pretendedScales, standInDriver } from "../scales/driver";
+import { ScaleButtons } from "../scales/scale-buttons";
 import { useScales } from "../scales/use-scales";
 import { massText, percentText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
@@ -55,8 +56,8 @@ export function FootWeights({ session, units }: { session: FloorSession; units: 
 
 function Weighing({ session, units, onClose }: { session: FloorSession; units: UnitSystem; onClose: () => void }) {
   const { context, item, place, tempo, watchFeet } = session;
-  const { state, readings, listen, stop } = useScales(scaleLine);
-  const [hasAsked, setAsked] = useState(false);
+  const scales = useScales(scaleLine);
+  const { state, readings, isStandIn, stop } = scales;
   const massKg = context.subject.body.massKg + (place.setting.loadKg ?? 0); // what is held stands on the scales too
   const side: Side = item.side;
   const targetFraction = place.setting.shareFraction ?? null;
@@ -72,10 +73,10 @@ function Weighing({ session, units, onClose }: { session: FloorSession; units: U
       const summary = shareSummary(own);
       if (!summary) return null;
       const onScalesKg = own.reduce((sum, { leftKg, rightKg }) => sum + (leftKg ?? 0) + (rightKg ?? 0), 0) / own.length;
-      return { shareFraction: shareUnder(summary, side), handsKg: handsOf(massKg, onScalesKg) };
+      return { shareFraction: shareUnder(summary, side), handsKg: handsOf(massKg, onScalesKg), ...(isStandIn ? { isStandIn } : {}) };
     });
     return () => watchFeet(null);
-  }, [readings, workedS, side, massKg, watchFeet]);
+  }, [readings, workedS, side, massKg, isStandIn, watchFeet]);
   const standIn = { massKg, guarded: side, sparedBy: SPARED_BY, noiseKg: 0.4, dropPercent: 0 };
   return (
     <Card aria-label="Weight under each foot">
@@ -91,26 +92,11 @@ function Weighing({ session, units, onClose }: { session: FloorSession; units: U
             put the scales away
           </TextButton>
         </Row>
-        {state !== "listening" && (
-          <Row $gap={8}>
-            <Button
-              $tone="primary"
-              onPress={() => {
-                setAsked(true);
-                serialOf()
-                  ?.requestPort()
-                  .then(
-                    (port) => listen(serialDriver(port)),
-                    () => undefined, // no port was chosen
-                  );
-              }}
-            >
-              Scales by cable
-            </Button>
-            <Button onPress={() => listen(standInDriver(pretendedScales(() => standIn)))}>Try it with the stand-in</Button>
-          </Row>
-        )}
-        {hasAsked && !serialOf() && <Notice>This browser reads no cable.</Notice>}
+        <Row $gap={8}>
+          <ScaleButtons scales={scales} cable="Scales by cable" standIn={() => standInDriver(pretendedScales(() => standIn))} />
+          {isStandIn && state === "listening" && <Soft>The stand-in pretends; a set keeps it as pretended.</Soft>}
+        </Row>
+        {scales.lacksCable && <Notice>This browser reads no cable.</Notice>}
         {(state === "lost" || state === "refused") && <Notice $tone="oxide">The scales say nothing: the cable, or their power.</Notice>}
         {now && (
           <>
@@ -127,7 +113,7 @@ function Weighing({ session, units, onClose }: { session: FloorSession; units: U
               <i style={{ width: `${100 * (share ?? 0)}%` }} />
               {targetFraction !== null && <b style={{ left: `${100 * targetFraction}%` }} />}
             </Share>
-            {targetFraction !== null && <Soft>Meant: {percentText(targetFraction)} on it. Kept with each set.</Soft>}
+            {targetFraction !== null && <Soft>Meant: {percentText(targetFraction)} on it.</Soft>}
           </>
         )}
       </Stack>

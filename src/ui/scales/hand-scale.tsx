@@ -6,54 +6,32 @@ import { Button } from "../kit/button";
 import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { massText } from "../text/quantity-text";
-import { serialDriver, serialOf, standInDriver } from "./driver";
+import { standInDriver } from "./driver";
+import { ScaleButtons } from "./scale-buttons";
 import { useScales } from "./use-scales";
 
 /** A hand scale in the pole, the strap or the band: what it reads while it is held steady is taken for the lever. */
 export function HandScale({ units, onTake }: { units: UnitSystem; onTake: (kg: number) => void }) {
-  const { state, readings, listen, stop } = useScales(handLine);
+  const scales = useScales(handLine);
+  const { state, readings, isStandIn, stop } = scales;
   const [pretendedKg, setPretendedKg] = useState(8);
   const pretended = useRef(pretendedKg);
   const pretend = (kg: number): void => {
     pretended.current = kg;
     setPretendedKg(kg);
   };
-  const [isStandIn, setStandIn] = useState(false);
-  const [hasAsked, setAsked] = useState(false);
   const [now, steady] = [readings.at(-1)?.kg, steadyKg(readings)];
-  const connect = (): void => {
-    setAsked(true);
-    setStandIn(false);
-    serialOf()
-      ?.requestPort()
-      .then(
-        (port) => listen(serialDriver(port)),
-        () => undefined, // no port was chosen
-      );
-  };
   return (
     <Stack>
       <p>Hang the scale between the hand and the pole, strap or band. Press or pull before the movement starts, and hold.</p>
       <Row>
-        {state === "listening" ? (
-          <Button onPress={stop}>Stop listening</Button>
-        ) : (
-          <>
-            <Button $tone="primary" onPress={connect}>
-              Scale by cable
-            </Button>
-            <Button
-              onPress={() => {
-                setStandIn(true);
-                listen(standInDriver((atS, chance) => handStandInText(pretended.current, atS, chance)));
-              }}
-            >
-              Try it with the stand-in
-            </Button>
-          </>
-        )}
+        <ScaleButtons
+          scales={scales}
+          cable="Scale by cable"
+          standIn={() => standInDriver((atS, chance) => handStandInText(pretended.current, atS, chance))}
+        />
       </Row>
-      {hasAsked && !serialOf() && <Notice>This browser reads no cable. Read the scale and move the slider.</Notice>}
+      {scales.lacksCable && <Notice>This browser reads no cable. Read the scale and move the slider.</Notice>}
       {state === "lost" && <Notice $tone="oxide">The scale fell silent: the cable, or its power.</Notice>}
       {state === "refused" && <Notice $tone="oxide">The scale could not be opened: perhaps another page is listening to it.</Notice>}
       {isStandIn && state === "listening" && (

@@ -13,7 +13,8 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { massText, percentText } from "../text/quantity-text";
-import { pretendedScales, serialDriver, serialOf, standInDriver } from "./driver";
+import { pretendedScales, standInDriver } from "./driver";
+import { ScaleButtons } from "./scale-buttons";
 import { ShareTrace } from "./share-trace";
 import { useScales } from "./use-scales";
 
@@ -63,25 +64,14 @@ function StandInFields({ value, onChange }: { value: StandIn; onChange: (value: 
 
 /** Weight under each foot from two scales, live: what is spared is found, said and kept. Without scales the shares are typed below. */
 export function ScalesPanel({ clientId, massKg, today, units }: { clientId: string; massKg: number; today: Day; units: UnitSystem }) {
-  const { state, readings, listen, stop } = useScales(scaleLine);
+  const scales = useScales(scaleLine);
+  const { state, readings, isStandIn, stop } = scales;
   const [standIn, setStandIn] = useState<StandIn>({ massKg, guarded: "right", sparedBy: 0.07, noiseKg: 0.5, dropPercent: 3 });
   const pretended = useRef(standIn);
-  const [isStandIn, setIsStandIn] = useState(false);
-  const [hasAsked, setAsked] = useState(false);
   const [id, setId] = useState(() => newUuid());
   const { take, isTaking, problem } = useStep(units);
   const summary = shareSummary(readings);
   const side: Side = summary?.guarded ?? "right";
-  const connect = (): void => {
-    const serial = serialOf();
-    setAsked(true);
-    if (!serial) return;
-    setIsStandIn(false);
-    serial.requestPort().then(
-      (port) => listen(serialDriver(port)),
-      () => undefined, // no port was chosen
-    );
-  };
   const keep = (): void => {
     if (!summary) return;
     const value = Math.round(shareUnder(summary, side) * 1000) / 1000;
@@ -108,23 +98,7 @@ export function ScalesPanel({ clientId, massKg, today, units }: { clientId: stri
     <Card aria-label="Two scales">
       <Stack>
         <Row>
-          {state === "listening" ? (
-            <Button onPress={stop}>Stop listening</Button>
-          ) : (
-            <>
-              <Button $tone="primary" onPress={connect}>
-                Scales by cable
-              </Button>
-              <Button
-                onPress={() => {
-                  setIsStandIn(true);
-                  listen(standInDriver(pretendedScales(() => pretended.current)));
-                }}
-              >
-                Try it with the stand-in
-              </Button>
-            </>
-          )}
+          <ScaleButtons scales={scales} cable="Scales by cable" standIn={() => standInDriver(pretendedScales(() => pretended.current))} />
           <Soft>
             {state === "listening"
               ? isStandIn
@@ -133,7 +107,7 @@ export function ScalesPanel({ clientId, massKg, today, units }: { clientId: stri
               : "A foot on each, five slow rises."}
           </Soft>
         </Row>
-        {hasAsked && !serialOf() && <Notice>This browser reads no cable. Type the shares below, or use a browser that does.</Notice>}
+        {scales.lacksCable && <Notice>This browser reads no cable. Type the shares below, or use a browser that does.</Notice>}
         {state === "lost" && (
           <Notice $tone="oxide">The scales fell silent: the cable, or their power. What was heard is still here.</Notice>
         )}

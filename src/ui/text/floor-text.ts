@@ -57,7 +57,9 @@ export function toldText({ painKind, painPlace, hurtsAt, feltIn, belly, lateFaul
     feltIn && `felt in ${feltName(feltIn)}`,
     belly && (belly === "flat" ? "belly flat" : "a ridge along the belly"),
     lateFaults.length > 0 && "late in the set",
-    foot && `${Math.round(100 * foot.shareFraction)}% on this leg${foot.handsKg >= 1 ? `, hands ${Math.round(foot.handsKg)} kg` : ""}`,
+    foot && `${Math.round(100 * foot.shareFraction)}% on this leg`,
+    foot && foot.handsKg >= 1 && `hands ${Math.round(foot.handsKg)} kg`,
+    foot?.isStandIn && "pretended by the stand-in",
   ]
     .filter(Boolean)
     .join(", ");
