@@ -106,7 +106,7 @@ export const keepRung = (
   });
 
 /**
- * A set-up that was put by hand on the floor, kept as the place to begin from next time, in the line its exercise stands
+ * A set-up that was put by hand or built on the floor, kept as the place to begin from next time, in the line its exercise stands
  * in. It is judged again here; harder than what stands only with the reason that was given on the floor.
  */
 export const rememberSetUp = (
@@ -123,7 +123,7 @@ export const rememberSetUp = (
     const item = session?.items.find(({ id }) => id === itemId);
     const planned = item && plannedOf(record, item);
     const moved = session?.moves.findLast((move) => move.itemId === itemId);
-    if (!planned || !moved || moved.by !== "set-up") return refuse({ code: "no-such-set" });
+    if (!planned || !moved || (moved.by !== "set-up" && moved.by !== "build")) return refuse({ code: "no-such-set" });
     const { side, line } = planned.rung;
     const found = judged(record, moved.to, side, day, line);
     if (!found.ok) return found;

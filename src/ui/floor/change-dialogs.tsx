@@ -8,7 +8,7 @@ import type { Place } from "../../core/fit/context";
 import type { CandidateState } from "../../core/fit/judge";
 import { type Candidate, fitVariation } from "../../core/fit/search";
 import { buildOnce, type Stepped } from "../../core/fit/step";
-import { type FloorBuild, handRule, steppedTo } from "../../core/progress/on-floor";
+import { type FloorBuild, handRule, isHarderStep, steppedTo } from "../../core/progress/on-floor";
 import type { Side } from "../../core/mechanics/channels";
 import { leversOf } from "../../core/templates/form";
 import { cuesOf } from "../../core/school/school";
@@ -114,9 +114,9 @@ export function ByHandDialog({ session, build, units, onDone }: DialogProps) {
           stepped={stepped}
           from={rung}
           build={build}
-          label="It stands like this"
+          label="Set it like this"
           onTake={(reason) => {
-            session.move(handRule(stepped, rung, build).code === "free" && !reason ? "set-up" : "build", stepped, reason);
+            session.move(isHarderStep(stepped, rung) ? "build" : "set-up", stepped, reason);
             onDone();
           }}
         />

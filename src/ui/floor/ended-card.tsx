@@ -50,7 +50,9 @@ function SetUpKept({ clientId, session, item, units }: { clientId: string; sessi
 export function EndedCard(props: { clientId: string; session: FloorSession; note: ReactNode; units: UnitSystem }) {
   const { clientId, session, note, units } = props;
   const setCount = session.log.state.sets.length;
-  const changed = session.items.filter(({ itemId }) => lastMove(session, itemId)?.by === "set-up");
+  const changed = session.items.filter(
+    ({ itemId }) => lastMove(session, itemId)?.by === "set-up" || lastMove(session, itemId)?.by === "build",
+  );
   return (
     <Card aria-label="Session ended">
       <Stack>

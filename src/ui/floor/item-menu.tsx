@@ -9,7 +9,7 @@ import type { FloorSession } from "./floor-session";
 
 const DIALOGS = {
   build: { title: "Build on the floor", Inside: BuildDialog },
-  hand: { title: "As it really stands", Inside: ByHandDialog },
+  hand: { title: "The set-up by hand", Inside: ByHandDialog },
   swap: { title: "Another exercise instead", Inside: SwapDialog },
   add: { title: "One more exercise today", Inside: AddDialog },
   compare: { title: "Compare two cues", Inside: CompareDialog },

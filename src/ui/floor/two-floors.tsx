@@ -58,7 +58,7 @@ export function TwoFloors({ floors }: { floors: readonly OneFloor[] }) {
             <small ref={(node) => void setNodes((all) => (node === null || all[i] === node ? all : all.with(i, node)))} />
           </Tab>
         ))}
-        <Link href={`/clients/${floors[shownAt]?.clientId ?? ""}/floor`}>one alone</Link>
+        <Link href={`/clients/${floors[shownAt]?.clientId ?? ""}/floor`}>this one alone</Link>
       </Tabs>
       {floors.map(({ clientId, floor }, i) => (
         <div key={clientId} hidden={i !== shownAt}>
