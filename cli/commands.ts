@@ -13,6 +13,7 @@ import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../src/core/fi
 import { bandTension } from "../src/core/mechanics/band";
 import { strapLean } from "../src/core/mechanics/levers";
 import { decide } from "../src/core/progress/decide";
+import { turnOver } from "../src/core/session/block";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
 import { ask, WHOLE } from "../src/core/templates/ask";
@@ -125,6 +126,8 @@ function runDecide({
   isAhead,
   holdsRunning,
   sharpMarks,
+  weeksAtRow,
+  support,
   ...fit
 }: DecideInput): unknown {
   const context = contextFrom(fit);
@@ -152,6 +155,8 @@ function runDecide({
     isAhead,
     holdsRunning,
     sharpMarks,
+    support: support ?? null,
+    turn: turnOver(context, place, dose, weeksAtRow),
   });
 }
 

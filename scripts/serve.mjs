@@ -23,8 +23,8 @@ function addressOf({ socket, headers }) {
 /** Why a request is turned away before anything reads it, or nothing. */
 function refusalOf({ method, headers, url }) {
   if (method === 'GET' || method === 'HEAD') return null
-  const most = /^\/(api\/auth\/|sign-in)/.test(url) ? mostSignInBytes : url.startsWith('/api/letters/') ? mostLetterBytes : mostBytes
-  if (headers['content-length'] === undefined) return 411
+  const most = /^\/(api\/auth\/|sign-in)/.test(url) ? mostSignInBytes : /^\/api\/(letters|pictures)\//.test(url) ? mostLetterBytes : mostBytes
+  if (headers['content-length'] === undefined) return method === 'DELETE' && headers['transfer-encoding'] === undefined ? null : 411 // one that brings nothing
   return Number(headers['content-length']) <= most ? null : 413
 }
 

@@ -3,6 +3,7 @@
 import { existsSync } from 'node:fs'
 import { bin, buildApp, checkMachine, installPackages, leave, run, show, startDatabase, step, Stop } from './steps.mjs'
 
+const BROWSERS = 2
 const CHROMIUM = '/usr/bin/chromium'
 const browserOnly = process.argv[2] === 'browser'
 const specs = browserOnly ? process.argv.slice(3) : []
@@ -28,8 +29,7 @@ async function checkSources(database) {
 async function main() {
   let database
   await step('Check this machine', async () => checkMachine())
-  await step('Packages', installPackages)
-  await step('Browser', installChromium)
+  await Promise.all([step('Packages', installPackages), step('Browser', installChromium)])
   await step('Database', async () => { database = await startDatabase('test', { fast: true, port: 54429 }) })
   try {
     if (!browserOnly) await checkSources(database)
@@ -37,7 +37,8 @@ async function main() {
     const env = await database.fresh('ponderis_e2e')
     await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
     await step('Demo data', async () => { await run(bin('tsx'), ['src/data/demo/seed.ts'], env) })
-    await show(bin('playwright'), ['test', ...specs], env)
+    await step('Copies', () => database.copies('ponderis_e2e', BROWSERS - 1)) // to each browser a studio of its own
+    await show(bin('playwright'), ['test', '--workers', String(BROWSERS), ...(specs.length > 0 ? ['--no-deps'] : []), ...specs], env)
   } finally {
     await database.stop()
   }

@@ -5,6 +5,7 @@ import type { OwnRow } from "../core/catalogue/own";
 import type { DailyTask } from "../core/fit/daily";
 import type { Ceiling } from "../core/limits/ceiling";
 import type { LimitedBy, Site } from "../core/limits/complaint";
+import type { View } from "../core/floor/picture";
 import type { KitItem } from "../core/fit/assemble";
 import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
 import type { BandTable } from "../core/mechanics/band";
@@ -130,6 +131,22 @@ export const LetterRow = defineEntity({
     day: p.date(),
     by: p.string(),
     mediaType: p.string().$type<"image/jpeg" | "application/pdf">(),
+    bytes: p.blob(),
+  },
+});
+
+/** A picture of a repetition that the client agreed to: read nowhere but by its own address. */
+export const PictureRow = defineEntity({
+  name: "PictureRow",
+  tableName: "session_picture",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    sessionId: p.uuid(),
+    itemId: p.uuid(),
+    day: p.date(),
+    view: p.string().$type<View>(),
+    words: p.text(),
     bytes: p.blob(),
   },
 });
@@ -293,6 +310,7 @@ export const clientEntities = [
   SchoolChoiceRow,
   KitListRow,
   LetterRow,
+  PictureRow,
   ComplaintRow,
   BodyMeasureRow,
   DailyHeightRow,

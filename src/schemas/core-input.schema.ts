@@ -9,7 +9,7 @@ import type { Limit } from "../core/limits/limit";
 import { type Careful, type RailChannelId, RAILS } from "../core/limits/rails";
 import type { BandTable } from "../core/mechanics/band";
 import { CEILING_CHANNELS, type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId, type Side } from "../core/mechanics/channels";
-import type { SessionOutcome } from "../core/progress/decide";
+import type { SessionOutcome, SupportStanding } from "../core/progress/decide";
 import { LEVER_IDS, type LeverId, type LeverKind, type Setting } from "../core/templates/lever";
 import { bodyMeasureSchema } from "./body.schema";
 import { ALWAYS } from "../core/screen/screen";
@@ -245,6 +245,9 @@ export interface DecideInput extends FitInput, PlaceInput {
   isAhead: boolean;
   holdsRunning: number;
   sharpMarks: number;
+  /** Whole weeks that this row was trained in this line, for one that takes turns. */
+  weeksAtRow: number;
+  support?: SupportStanding;
 }
 export const decideInputSchema = Joi.object<DecideInput>({
   ...fitKeys,
@@ -257,6 +260,13 @@ export const decideInputSchema = Joi.object<DecideInput>({
   isAhead: Joi.boolean().default(false),
   holdsRunning: Joi.number().integer().min(0).max(1000).default(0),
   sharpMarks: Joi.number().integer().min(0).max(1000).default(0),
+  weeksAtRow: Joi.number().integer().min(0).max(1000).default(0),
+  support: Joi.object({
+    lever: lever.required(),
+    weeks: Joi.number().integer().min(1).max(1000).required(),
+    nowFraction: within({ min: 0, max: 1 }).required(),
+    dueFraction: within({ min: 0, max: 1 }).required(),
+  }),
 }).required();
 
 export interface CalibrateInput {

@@ -1,15 +1,27 @@
 import Joi from "joi";
-import { COUNTED, type Dose } from "../core/catalogue/variation";
+import { COUNTED, type Dose, type Drops } from "../core/catalogue/variation";
 import { DOSE_LIMITS } from "../core/dose/dose";
 import { WARNING_SIGNS } from "../core/limits/clinician";
 import type { Side } from "../core/mechanics/channels";
 import type { DecisionMove } from "../core/progress/decide";
 import { type MorningTold, PAIN_SCALE, STIFF_MIN } from "../core/progress/morning";
-import type { Setting } from "../core/templates/lever";
+import { isLoad } from "../core/templates/form";
+import { LEVER_IDS, type Setting } from "../core/templates/lever";
 import { maybeWords, settingSchema, side, text, uuid, variationId, within } from "./fields";
 
 const note = maybeWords(400);
 
+/** Of a drop set, the lever its loads fall by, and what they fall to. */
+export const dropsSchema = Joi.object<Drops>({
+  lever: Joi.string()
+    .valid(...LEVER_IDS.filter(isLoad))
+    .required(),
+  values: Joi.array()
+    .items(within({ min: 0, max: 500 }))
+    .min(1)
+    .max(5)
+    .required(),
+});
 export const doseSchema = Joi.object<Dose>({
   setCount: within(DOSE_LIMITS.setCount).integer().required(),
   repetitionsLow: within(DOSE_LIMITS.repetitions).integer().required(),
@@ -21,6 +33,7 @@ export const doseSchema = Joi.object<Dose>({
   }).required(),
   restS: within(DOSE_LIMITS.restS).integer().required(),
   counts: Joi.string().valid(...COUNTED),
+  drops: dropsSchema,
 });
 
 export interface NewRungChoice {

@@ -145,6 +145,8 @@ const GOOD: readonly [string, Joi.Schema, unknown][] = [
       isAhead: false,
       holdsRunning: 1,
       sharpMarks: 0,
+      weeksAtRow: 6,
+      support: { lever: "handForceN", weeks: 4, nowFraction: 0.2, dueFraction: 0.1 },
     },
   ],
   ["a band", calibrateInputSchema, { band: { restM: 0.9, points: [{ lengthM: 1.2, tensionN: 45 }] }, lengthsM: [1] }],

@@ -4,6 +4,7 @@ import { PURPOSES } from "../core/dose/purpose";
 import { OWN_GOAL_LIMITS, type TrainingPlan } from "../core/session/plan";
 import { PARTS } from "../core/dose/part";
 import { SKELETONS } from "../core/session/skeletons.data";
+import { dropsSchema } from "./plan.schema";
 import { day, maybeWords, settingSchema, side, text, variationId, within } from "./fields";
 
 const often = Joi.string().valid("several-a-day", "daily", "three-a-week", "two-rest-days").required();
@@ -22,6 +23,7 @@ export const sessionDose = Joi.object<Dose>({
   tempo: Joi.object({ lowerS: tempoS, pauseS: tempoS, riseS: tempoS }).required(),
   restS: within({ min: 0, max: 600 }).required(),
   counts: Joi.string().valid(...COUNTED),
+  drops: dropsSchema,
   mixed: Joi.object({ setting: settingSchema.required(), setCount: within({ min: 1, max: 10 }).integer().required() }),
 });
 const item = Joi.object({

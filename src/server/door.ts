@@ -24,7 +24,7 @@ async function readAtMost(request: Request, most: number): Promise<Buffer | null
   }
   return Buffer.concat(parts);
 }
-const isForeign = (request: Request): boolean => request.headers.get("origin") !== new URL(process.env["APP_URL"] ?? "").origin;
+export const isForeign = (request: Request): boolean => request.headers.get("origin") !== new URL(process.env["APP_URL"] ?? "").origin;
 
 /** A file from one of our own pages, or the answer that turns it away. */
 export async function readBytes(request: Request, most = bodySizes.mostLetterBytes): Promise<Body<Buffer>> {

@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import { describe, expect, test } from "vitest";
-import { letterFrom } from "./letter";
+import { letterFrom, pictureFrom } from "./letter";
 
 const picture = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: "#335577" } });
 
@@ -23,6 +23,15 @@ describe("a letter", () => {
       format: "jpeg",
     });
     expect(kept.file.bytes.includes("SomeCamera")).toBe(false);
+  });
+  test("and a picture of a repetition likewise, smaller; what is none is none", async () => {
+    const taken = await picture(3000, 1000)
+      .withExif({ IFD3: { GPSLatitude: "55/1 40/1 0/1" } })
+      .jpeg()
+      .toBuffer();
+    const { exif, width, format } = await sharp((await pictureFrom(taken)) ?? Buffer.from("")).metadata();
+    expect({ exif, width, format }).toEqual({ exif: undefined, width: 1600, format: "jpeg" });
+    expect([await pictureFrom(Buffer.from("%PDF-1.7")), await pictureFrom(Buffer.from(""))]).toEqual([null, null]);
   });
   test("is what its first bytes say: a PDF as it is, any picture as a JPEG, anything else none", async () => {
     const pdf = Buffer.from("%PDF-1.7\n1 0 obj\n");

@@ -8,7 +8,25 @@ export type LetterProblem = "not-a-letter" | "too-large";
 const MOST_PIXELS = 60_000_000;
 const LONGEST_SIDE_PX = 2400;
 const QUALITY = 82;
+const PICTURE_SIDE_PX = 1600;
 const isPdf = (bytes: Buffer): boolean => bytes.subarray(0, 5).toString("latin1") === "%PDF-";
+
+/** A picture drawn anew, upright, no larger than this, without place, time or camera; null where it is none. */
+async function drawnAnew(bytes: Buffer, longestSidePx: number): Promise<Buffer | null> {
+  try {
+    return await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "error" })
+      .rotate() // as the camera was held: that, too, is said in what is taken away
+      .resize({ width: longestSidePx, height: longestSidePx, fit: "inside", withoutEnlargement: true })
+      .flatten({ background: "#ffffff" })
+      .jpeg({ quality: QUALITY })
+      .toBuffer();
+  } catch {
+    return null;
+  }
+}
+
+/** A picture of a repetition as it is kept; null where it is none. */
+export const pictureFrom = (bytes: Buffer): Promise<Buffer | null> => drawnAnew(bytes, PICTURE_SIDE_PX);
 
 /**
  * What was sent, by its own first bytes and never by its name: a PDF as it is, or a picture drawn anew, upright, no larger
@@ -16,15 +34,6 @@ const isPdf = (bytes: Buffer): boolean => bytes.subarray(0, 5).toString("latin1"
  */
 export async function letterFrom(bytes: Buffer): Promise<{ ok: true; file: LetterFile } | { ok: false; problem: LetterProblem }> {
   if (isPdf(bytes)) return { ok: true, file: { mediaType: "application/pdf", bytes } };
-  try {
-    const drawn = await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "error" })
-      .rotate() // as the camera was held: that, too, is said in what is taken away
-      .resize({ width: LONGEST_SIDE_PX, height: LONGEST_SIDE_PX, fit: "inside", withoutEnlargement: true })
-      .flatten({ background: "#ffffff" })
-      .jpeg({ quality: QUALITY })
-      .toBuffer();
-    return { ok: true, file: { mediaType: "image/jpeg", bytes: drawn } };
-  } catch {
-    return { ok: false, problem: "not-a-letter" };
-  }
+  const drawn = await drawnAnew(bytes, LONGEST_SIDE_PX);
+  return drawn ? { ok: true, file: { mediaType: "image/jpeg", bytes: drawn } } : { ok: false, problem: "not-a-letter" };
 }

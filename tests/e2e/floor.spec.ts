@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { endSession, expect, expectAccessible, openClient, test } from "./studio";
+import { endSession, expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
 
 async function checkIn(page: Page): Promise<void> {
   await page
@@ -15,6 +15,19 @@ const sets = (page: Page) =>
     .getByRole("table", { name: "Sets" })
     .locator("tbody tr")
     .filter({ hasText: /clean|ended/ });
+/** Nothing that is tapped is smaller than a finger. */
+async function expectTouchable(page: Page): Promise<void> {
+  const small = await page
+    .getByRole("main")
+    .getByRole("button")
+    .evaluateAll((all) =>
+      all
+        .map((each) => ({ name: each.textContent, box: each.getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 0 && (box.height < 40 || box.width < 40))
+        .map(({ name, box }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
+    );
+  expect(small).toEqual([]);
+}
 const logSet = (page: Page) => page.getByText("Done already").locator("visible=true").click();
 const pain = (page: Page, score: number) =>
   page
@@ -98,6 +111,7 @@ test("what hurts is told by taps, sharp always asks, and what was changed by han
   await page.getByRole("button", { name: "Form lost" }).click();
   await page.getByRole("button", { name: "Go on as it is, after the rest" }).click();
   await expect(sets(page).first()).toContainText("form lost");
+  await expect(page.getByText("Saved in the studio")).toBeVisible(); // the next test comes with another tablet
 });
 
 test("two clients at once: one tap to the other, both timers run, and a note for the clinician stays with its own", async ({
@@ -127,4 +141,109 @@ test("two clients at once: one tap to the other, both timers run, and a note for
   await expect(note).toContainText("Liv Aster");
   await expect(note).toContainText("dizzy or faint");
   await expect(note).toContainText("no diagnosis");
+});
+
+test("eight exercises and a drop set on a tablet held upright, by touch, with no connection from start to end", async ({
+  trainer: page,
+  browser,
+}) => {
+  // a load that falls within its last sets, planned with the rest
+  await openClient(page, "Tord Vinge", "Fit");
+  await page.getByRole("button", { name: "Hinge", exact: true }).click();
+  await page.getByRole("grid").getByText("Hex-bar deadlift").click();
+  await page.getByRole("button", { name: "Change the dose" }).click();
+  await page.getByText("A drop set: the last 2 sets at once with 16 kg, 13 kg").click();
+  await page.getByRole("button", { name: "Done" }).click();
+  await page.getByRole("button", { name: /^Keep/ }).click();
+  await expect(page.getByRole("heading", { name: "Today's session" })).toBeVisible();
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Plan" }).click();
+  await page.getByRole("button", { name: "Build it anew" }).click();
+  await expect(page.getByRole("list", { name: "Session" })).toContainText("the last 2 sets at once with 16 kg, 13 kg");
+  await page.getByRole("button", { name: "Keep the plan" }).click();
+  await expect(page.getByRole("button", { name: "Kept" })).toBeVisible();
+
+  const hand = await browser.newContext({ viewport: { width: 800, height: 1280 }, hasTouch: true });
+  const tablet = await hand.newPage();
+  await signIn(tablet);
+  await tablet.getByRole("region", { name: "Today" }).getByRole("link", { name: "Tord Vinge" }).tap();
+  await tablet.getByRole("button", { name: "Start the session" }).tap();
+  await tablet
+    .getByRole("button", { name: /^Pain 0/ })
+    .first()
+    .tap();
+  await tablet.getByText("No", { exact: true }).tap();
+  await hand.setOffline(true);
+  await tablet.getByRole("button", { name: "As planned" }).tap();
+  const exercises = tablet.getByRole("group", { name: "Exercises" }).getByRole("button");
+  expect(await exercises.count()).toBeGreaterThanOrEqual(8);
+  await expectTouchable(tablet);
+
+  const panel = tablet.getByRole("region", { name: "Tempo" });
+  const painTap = () =>
+    tablet.getByRole("group", { name: "Pain during this set" }).getByRole("button", { name: "Pain 1", exact: true }).tap();
+  // by the timer, and then each drop at once
+  await exercises.filter({ hasText: "Hex-bar deadlift" }).tap();
+  await panel.getByRole("button", { name: /^Start/ }).tap();
+  await expect(panel).toContainText(/Lower, \d/);
+  await painTap();
+  await expect(panel).toContainText("At once: set 2 of 3");
+  const rows = tablet.getByRole("table", { name: "Sets" }).locator("tbody tr");
+  await expect(rows.nth(1)).toContainText("with 16 kg");
+  await expect(rows.nth(2)).toContainText("with 13 kg");
+  // everything else as it comes
+  let taps = 0;
+  for (; taps < 60; taps++) {
+    const next = panel.getByRole("button", { name: /^Next:/ });
+    if (await next.isVisible()) await next.tap();
+    if (!(await panel.getByText("Done already").isVisible())) break;
+    await panel.getByText("Done already").tap();
+    await painTap();
+  }
+  expect(taps).toBeGreaterThan(12);
+  await expect(exercises.filter({ hasText: "Hex-bar deadlift" })).toContainText("3 of 3 sets");
+  await endSession(tablet);
+  await expect(tablet.getByText(`${taps + 1} sets kept.`)).toBeVisible();
+  await hand.setOffline(false);
+  await expect(tablet.getByText("Saved in the studio")).toBeVisible({ timeout: 30_000 });
+  const stored = await sql<{ loadKg: number | null }>(
+    `select (p.setting ->> 'loadKg')::float as "loadKg" from performed_set p join training_session s on s.id = p.session_id and s.studio_id = p.studio_id
+       join client_revision c on c.client_id = s.client_id and c.studio_id = s.studio_id
+      where c.name = 'Tord Vinge' and s.day = (select max(day) from training_session t where t.client_id = s.client_id) order by p.ended_at`,
+  );
+  expect(stored).toHaveLength(taps + 1);
+  expect(stored.slice(0, 3).map(({ loadKg }) => loadKg)).toEqual([20, 16, 13]);
+  await hand.close();
+});
+
+test("a picture of a repetition stays on the tablet until the client agrees, and is gone once it is taken back", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Runa Skov", "Floor");
+  await page.getByRole("button", { name: "Start the session" }).click();
+  await checkIn(page);
+  await menu(page, "A picture of a repetition");
+  await page.locator("input[type=file]").setInputFiles("docs/screenshots/floor.png");
+  await page.getByText("from the side", { exact: true }).click();
+  await page.getByLabel("A word on it").fill("Heel stays down");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Keep it on this tablet" }).click();
+  const here = page.getByRole("region", { name: "Pictures on this tablet alone" });
+  await expect(here).toContainText("Heel stays down");
+  await page.reload();
+  await expect(here).toContainText("Heel stays down");
+  const stored = async () => (await sql<{ count: number }>("select count(*)::int as count from session_picture"))[0]?.count;
+  expect(await stored()).toBe(0);
+  await here.getByRole("button", { name: /^The client agrees/ }).click();
+  await expect(here).toBeHidden();
+  expect(await stored()).toBe(1);
+  await endSession(page);
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Review" }).click();
+  const pictures = page.getByRole("region", { name: "Pictures" });
+  await expect(pictures).toContainText("from the side");
+  await expect(pictures.getByRole("img")).toHaveJSProperty("complete", true);
+  await expectAccessible(page);
+  await pictures.getByRole("button", { name: /^Erase the picture/ }).click();
+  await page.getByRole("button", { name: "Erase it" }).click();
+  await expect(pictures).toBeHidden();
+  expect(await stored()).toBe(0);
 });

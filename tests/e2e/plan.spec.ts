@@ -148,8 +148,7 @@ test("what was kept is run on the floor: cut to the minutes, each side in turn, 
   await expect(page.getByRole("region", { name: "What was done" })).toBeVisible();
   for (let older = 0; older < 6 && !(await own.isVisible()); older++) await decideFirst(page);
   await page.getByRole("group", { name: "Pain this morning" }).getByRole("button", { name: "Pain 1", exact: true }).click();
-  await page.getByText("No", { exact: true }).click();
-  await page.getByRole("button", { name: "Save the morning" }).click();
+  await page.getByRole("button", { name: "No: save the morning" }).click();
   await page.getByRole("button", { name: "Hold all 3" }).click();
   await expect(page.getByText("No morning is waiting")).toBeVisible();
 });

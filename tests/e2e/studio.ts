@@ -1,7 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, type Page, test as base } from "@playwright/test";
+import { type Cookie, expect, type Page, test as base } from "@playwright/test";
 import { Client as Postgres } from "pg";
-import { address, killServer, startServer } from "./server";
+import { address, killServer, own, startServer } from "./server";
 
 /** Pages that fail a test on any console error, and a signed-in trainer. */
 export const test = base.extend<{ trainer: Page; complaints: string[] }, { server: void }>({
@@ -13,6 +13,9 @@ export const test = base.extend<{ trainer: Page; complaints: string[] }, { serve
     },
     { scope: "worker", auto: true },
   ],
+  baseURL: async ({}, provide) => {
+    await provide(address);
+  },
   complaints: async ({}, provide) => {
     await provide([]);
   },
@@ -21,11 +24,23 @@ export const test = base.extend<{ trainer: Page; complaints: string[] }, { serve
       if (message.type() === "error") complaints.push(`${message.text()} ${message.location().url}`);
     });
     page.on("pageerror", (error) => complaints.push(String(error)));
-    await signIn(page);
+    await beSignedIn(page);
     await provide(page);
     expect(complaints).toEqual([]);
   },
 });
+
+let kept: Cookie[] = [];
+
+/** On the clients' list, signed in: with the cookies of the test before, as long as the studio takes them. */
+async function beSignedIn(page: Page): Promise<void> {
+  await page.context().addCookies(kept);
+  if (kept.length > 0) await page.goto("/");
+  if (onList(page)) await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
+  else await signIn(page);
+  kept = await page.context().cookies();
+}
+const onList = (page: Page): boolean => page.url() === `${address}/`;
 
 export async function signIn(page: Page): Promise<void> {
   await page.goto("/sign-in");
@@ -40,7 +55,7 @@ export async function openClient(
   name: string,
   station: "Screen" | "Assess" | "Limits" | "Fit" | "Plan" | "Floor" | "Morning" | "Review",
 ): Promise<void> {
-  await page.goto("/");
+  if (!onList(page)) await page.goto("/");
   await page
     .getByRole("link", { name: new RegExp(name) })
     .last()
@@ -61,7 +76,7 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** What the database holds, behind every policy. */
 export async function sql<T extends object>(text: string, values: readonly unknown[] = []): Promise<T[]> {
-  const client = new Postgres({ connectionString: process.env["DATABASE_SUPER_URL"] });
+  const client = new Postgres({ connectionString: own(process.env["DATABASE_SUPER_URL"]) });
   await client.connect();
   try {
     return (await client.query<T>(text, [...values])).rows;

@@ -1,5 +1,5 @@
 import type { Form } from "../templates/form";
-import type { Setting } from "../templates/lever";
+import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
 import type { Equipment } from "./equipment";
 
@@ -28,6 +28,12 @@ export interface Dose {
   /** What is counted where it is not repetitions; the tempo is that of one of them. */
   counts?: Counted;
   mixed?: Mixed;
+  drops?: Drops;
+}
+/** A drop set: the last sets at lighter loads, each at once after the one before. */
+export interface Drops {
+  lever: LeverId;
+  values: readonly number[];
 }
 export const COUNTED = ["lengths", "metres", "rounds"] as const;
 export type Counted = (typeof COUNTED)[number];

@@ -1,4 +1,5 @@
 import type { Dose, TempoPhase, Variation } from "../catalogue/variation";
+import type { Setting } from "../templates/lever";
 
 export const DOSE_LIMITS = {
   setCount: { min: 1, max: 6 },
@@ -18,8 +19,19 @@ export const repetitionS = ({ tempo }: Pick<Dose, "tempo">): number => tempo.low
 export const isTimed = (dose: Pick<Dose, "tempo" | "repetitionsHigh" | "counts">): boolean =>
   !dose.counts && dose.repetitionsHigh === 1 && repetitionS(dose) >= HOLD_FROM_S;
 
-/** Seconds of work and rest at the top of the repetition range; no rest after the last set. */
-export const doseS = (dose: Dose): number => dose.setCount * dose.repetitionsHigh * repetitionS(dose) + (dose.setCount - 1) * dose.restS;
+/** How many of the sets follow at once, lighter: never the first. */
+export const dropCount = ({ setCount, drops }: Pick<Dose, "setCount" | "drops">): number =>
+  Math.max(0, Math.min(setCount - 1, drops?.values.length ?? 0));
+/** The setting of the set that comes after so many: of a drop set its lighter load, and never more than what it has come to. */
+export function settingOfSet({ setCount, drops }: Pick<Dose, "setCount" | "drops">, setting: Setting, setsDone: number): Setting {
+  const value = drops?.values[setsDone - (setCount - dropCount({ setCount, drops }))];
+  return drops && value !== undefined ? { ...setting, [drops.lever]: Math.min(setting[drops.lever] ?? value, value) } : setting;
+}
+
+/** How many rests a dose has: none after its last set, and none before a drop. */
+export const restCount = (dose: Pick<Dose, "setCount" | "drops">): number => dose.setCount - 1 - dropCount(dose);
+/** Seconds of work and rest at the top of the repetition range. */
+export const doseS = (dose: Dose): number => dose.setCount * dose.repetitionsHigh * repetitionS(dose) + restCount(dose) * dose.restS;
 
 /** One light set, as few repetitions as the row goes down to: what "try" is. */
 export const tryDose = (dose: Dose): Dose => ({ ...dose, setCount: 1, repetitionsHigh: dose.repetitionsLow });
@@ -59,4 +71,17 @@ export function tempoMoment(dose: Pick<Dose, "tempo">, startsBy: Variation["star
   if (!now) throw new RangeError("a tempo without length");
   const leftS = fromS + now.lengthS - insideS;
   return { repetitions, phase: now.phase, leftS: Math.ceil(leftS), phaseFraction: (insideS - fromS) / now.lengthS };
+}
+
+/** Slow at both ends, as a body moves. */
+const eased = (part: number): number => (1 - Math.cos(Math.PI * part)) / 2;
+
+/** Where along its movement a repetition is at a moment of its tempo, 0 to 1: 1 is where the levers set it. */
+export function placeInMovement(
+  isLow: boolean,
+  startsBy: Variation["startsBy"],
+  { phase, phaseFraction }: Pick<TempoMoment, "phase" | "phaseFraction">,
+): number {
+  const downFraction = { lower: eased(phaseFraction), pause: startsBy === "lower" ? 1 : 0, rise: 1 - eased(phaseFraction) }[phase];
+  return isLow ? downFraction : 1 - downFraction;
 }

@@ -6,6 +6,7 @@ const item = (itemId: string, setCount = 2, more: Partial<OrderedItem> = {}): Or
   setCount,
   restS: 60,
   inTurn: false,
+  dropCount: 0,
   ...more,
 });
 const told = (done: string, more: { stopped?: string[]; skipped?: string[] } = {}) => ({
@@ -32,6 +33,18 @@ test("takes turns set by set, and rests after the round, as long as its longest"
   expect(turnsOf([...pair, item("c")]).map((turn) => turn.length)).toEqual([2, 1]);
   expect(run([...pair, item("c", 1)])).toEqual(["ababc", [0, 90, 0, 90, 60]]);
   expect(run([item("w", 3, { inTurn: true }), item("s", 2)])[0]).toBe("wswsw"); // one more set on the weak side
+});
+
+test("goes round a circuit of four, a shorter one leaving it early", () => {
+  const circuit = [item("a", 3, { inTurn: true }), item("b", 2, { inTurn: true }), item("c", 3, { inTurn: true }), item("d", 3)];
+  expect(run(circuit)).toEqual(["abcdabcdacd", [0, 0, 0, 60, 0, 0, 0, 60, 0, 0, 60]]);
+});
+
+test("drops at once, before anything else has its turn, and rests after the last of them", () => {
+  expect(run([item("a", 4, { dropCount: 2 })])).toEqual(["aaaa", [60, 0, 0, 60]]);
+  expect(run([item("a", 3, { dropCount: 2, inTurn: true }), item("b", 2)])[0]).toBe("aaabb");
+  // stopped between two drops, it is stopped
+  expect(nextItem([item("a", 3, { dropCount: 2 }), item("b", 1)], told("aa", { stopped: ["a"] }))?.itemId).toBe("b");
 });
 
 test("finishes what was begun out of its order before it goes back", () => {

@@ -8,6 +8,8 @@ export interface OrderedItem {
   restS: number;
   /** Its sets go in turn with those of the item after it. */
   inTurn: boolean;
+  /** How many of its last sets follow at once: a drop set. */
+  dropCount: number;
 }
 type Told = Pick<FloorState, "sets" | "stoppedItemIds" | "skippedItemIds">;
 
@@ -31,8 +33,14 @@ export function orderedBy<T extends { itemId: string }>(items: readonly T[], ord
   return items.toSorted((a, b) => (places.get(a.itemId) ?? 0) - (places.get(b.itemId) ?? 0));
 }
 
-/** Whose set is next: what was begun first, then the first exercise with any left; of those that go in turn the one with fewest done. Null when all is done. */
+/** An item whose next set follows at once upon its last one, lighter. */
+const drops = (item: OrderedItem, told: Told): boolean =>
+  isLeft(item, told) && told.sets.at(-1)?.itemId === item.itemId && doneOf(told, item.itemId) >= item.setCount - item.dropCount;
+
+/** Whose set is next: a drop at once; else what was begun first, then the first exercise with any left; of those that go in turn the one with fewest done. Null when all is done. */
 export function nextItem(items: readonly OrderedItem[], told: Told): OrderedItem | null {
+  const dropping = items.find((item) => drops(item, told));
+  if (dropping) return dropping;
   const last = told.sets.at(-1)?.itemId;
   const isBegun = (turn: readonly OrderedItem[]): boolean => turn.some(({ itemId }) => itemId === last);
   for (const turn of turnsOf(items).toSorted((a, b) => Number(isBegun(b)) - Number(isBegun(a)))) {
@@ -43,11 +51,11 @@ export function nextItem(items: readonly OrderedItem[], told: Told): OrderedItem
   return null;
 }
 
-/** Seconds of rest after the last set: none while the others of its round wait, the longest of its round after them. */
+/** Seconds of rest after the last set: none before a drop, none while the others of its round wait, the longest of its round after them. */
 export function restAfterS(items: readonly OrderedItem[], told: Told): number {
   const last = told.sets.at(-1);
   const turn = turnsOf(items).find((each) => each.some(({ itemId }) => itemId === last?.itemId));
-  if (!last || !turn) return 0;
+  if (!last || !turn || items.some((item) => drops(item, told))) return 0;
   const waitsInRound = turn.some((item) => isLeft(item, told) && doneOf(told, item.itemId) < doneOf(told, last.itemId));
   return waitsInRound ? 0 : Math.max(...turn.map(({ restS }) => restS));
 }

@@ -7,6 +7,7 @@ import { judge } from "../fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
 import type { PerformedSet } from "../floor/events";
 import { nFromKgf } from "../units";
+import { steppedTo } from "./on-floor";
 import { decide, type DecisionInput, isAsPrescribed, nextOf, overruleRefusal, type SessionOutcome } from "./decide";
 
 const PLACE: Place = { variationId: "box-squat-pole", setting: { seatHeightM: 0.66, handForceN: nFromKgf(8), shareFraction: 0.5 } };
@@ -320,4 +321,28 @@ test("a school that ties both sides holds the one that is there until the other 
 test("a side that stands a step ahead waits for the other, and eases as ever", () => {
   expect(decide(input([good(), good()], { isAhead: true }))).toMatchObject({ move: "hold", rule: "other-side-behind" });
   expect(decide(input([good(), good({ response: "flare" })], { isAhead: true })).move).toBe("ease");
+});
+
+describe("weeks of the same", () => {
+  const standing = { lever: "handForceN", weeks: 4, nowFraction: 0.2, dueFraction: 0.08 } as const;
+  const notes = (sessions: SessionOutcome[], more: Partial<DecisionInput>) => decide(input(sessions, more)).reasons.map(({ code }) => code);
+
+  test("say that support stands, where it goes on; never beside an ease", () => {
+    expect(notes([good(), good()], { support: standing })).toContain("support-standing");
+    expect(notes([good()], { support: standing })).toEqual(["earned-once", "support-standing"]);
+    expect(notes([good({ response: "flare" })], { support: standing })).not.toContain("support-standing");
+  });
+
+  test("build to the row whose turn it is, before anything harder at the same", () => {
+    const to: Place = { variationId: "box-squat-pole", setting: { ...PLACE.setting, handForceN: nFromKgf(7) } };
+    const step = steppedTo(contextWith(), PLACE, to, DOSE);
+    const turn = { weeks: 6, step };
+    const decision = decide(input([good(), good()], { turn }));
+    expect(decision).toMatchObject({ move: "build", next: { setting: to.setting } });
+    expect(decision.next?.setting).not.toEqual(HERE.build?.tread.setting);
+    expect(decision.reasons.at(-1)).toEqual({ code: "block-over", weeks: 6, toVariationId: to.variationId });
+    // earned or not, it is said; where the next is not open the same goes on
+    expect(notes([good()], { turn })).toEqual(["earned-once", "block-over"]);
+    expect(decide(input([good(), good()], { turn: { weeks: 6, step: null } })).next?.setting).toEqual(HERE.build?.tread.setting);
+  });
 });

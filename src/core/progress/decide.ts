@@ -7,6 +7,7 @@ import type { Place } from "../fit/context";
 import { isOverNumber, type PerformedSet } from "../floor/events";
 import type { Day } from "../day";
 import type { NumberChannelId } from "../mechanics/channels";
+import type { LeverId } from "../templates/lever";
 import type { MorningClass } from "./morning";
 import type { Warning } from "./warning";
 
@@ -53,6 +54,17 @@ export interface DecisionInput {
   holdsRunning: number;
   /** Sets of this exercise on this side that sharp pain ended, ever. */
   sharpMarks: number;
+  /** Support that stands at more than a fade, week by week, would have left by now. */
+  support?: SupportStanding | null;
+  /** Six weeks at a row that takes turns are over: whose turn it is, and how it fits this client; null where it does not. */
+  turn?: { weeks: number; step: Stepped | null } | null;
+}
+export interface SupportStanding {
+  lever: LeverId;
+  weeks: number;
+  /** Parts of body weight: what is still carried, and what even parts given back would have left. */
+  nowFraction: number;
+  dueFraction: number;
 }
 /** From here on the cause is asked for, not more of the same; and a painful exercise is left. */
 const HOLDS_NOTICED = 3;
@@ -99,7 +111,9 @@ export type DecisionReason =
   | { code: "as-a-try"; reason: FitReason }
   | { code: "next-step"; change: Change; channel: NumberChannelId | null; riserFraction: number | null }
   | { code: "ceiling-proposed"; value: number }
-  | { code: "holds-running" | "sharp-marks"; count: number };
+  | { code: "holds-running" | "sharp-marks"; count: number }
+  | ({ code: "support-standing" } & SupportStanding)
+  | { code: "block-over"; weeks: number; toVariationId: string | null };
 
 /** Rest is an ease with nothing easier left: not this pattern today, and whom to ask. */
 export type DecisionMove = "ease" | "hold" | "build" | "rest" | "stop";
@@ -192,6 +206,11 @@ export const nextOf = ({ variationId, setting, change, channel, riserFraction }:
   channel,
   riserFraction,
 });
+const blockOver = ({ weeks, step }: NonNullable<DecisionInput["turn"]>): DecisionReason => ({
+  code: "block-over",
+  weeks,
+  toVariationId: step?.tread.variationId ?? null,
+});
 const stepReason = ({ change, channel, riserFraction }: Next): DecisionReason => ({ code: "next-step", change, channel, riserFraction });
 
 /** Ease always eases: where nothing easier is left, this pattern rests today. */
@@ -206,7 +225,8 @@ const forbids = ({ state, reasons }: DecisionInput["current"]): FitReason | null
   state === "closed" && reasons[0].code !== "equipment-missing" ? reasons[0] : null;
 
 function built(input: DecisionInput): Decision {
-  const { build, provisional, proposedCeiling, sessions, dose, current } = input;
+  const { provisional, proposedCeiling, sessions, dose, current, turn } = input;
+  const build = turn?.step ?? input.build; // its turn is over: the next of them, before a harder lever of the same
   const earned: DecisionReason = { code: "earned", sessionCount: sessions.length, goal: dose.repetitionsHigh };
   const proposal: DecisionReason[] = proposedCeiling === null ? [] : [{ code: "ceiling-proposed", value: proposedCeiling }];
   if (current.state === "not-measured") return decided("hold", null, { code: "not-measured", reason: current.reasons[0] }, earned);
@@ -237,9 +257,12 @@ function built(input: DecisionInput): Decision {
 export function decide(input: DecisionInput): Decision {
   const decision = ruled(input);
   const holds = input.holdsRunning + 1;
+  const goesOn = decision.move === "hold" || decision.move === "build";
   const notes: DecisionReason[] = [
     ...(decision.move === "hold" && holds >= HOLDS_NOTICED ? [{ code: "holds-running" as const, count: holds }] : []),
     ...(input.sharpMarks >= SHARP_NOTICED ? [{ code: "sharp-marks" as const, count: input.sharpMarks }] : []),
+    ...(goesOn && input.support ? [{ code: "support-standing" as const, ...input.support }] : []),
+    ...(goesOn && input.turn ? [blockOver(input.turn)] : []),
   ];
   return { ...decision, reasons: [...decision.reasons, ...notes] };
 }

@@ -18,6 +18,8 @@ import { openWarnings, type Warning } from "../progress/warning";
 import { carefulFrom } from "../screen/screen";
 import { ceilingsToday } from "./ceilings";
 import { calmLoads, calmRows, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, plannedOf, responseTo } from "./history";
+import { isSameLine, type Line, lineKey } from "./line";
+import { supportStanding, turnAfter } from "./long-run";
 import type { ClientRecord, ItemFact, PrescriptionFact, RungFact, SessionFact } from "./record";
 import { painLimitOf, schoolIn } from "./school";
 import { subjectOf } from "./subject";
@@ -63,9 +65,6 @@ export interface Plan {
   prescription: PrescriptionFact;
   rung: RungFact;
 }
-/** One line of work: a pattern's own on one side, or one place of the programme. */
-type Line = Pick<RungFact, "pattern" | "side" | "line">;
-const lineKey = ({ pattern, side, line }: Line): string => `${line ?? pattern} ${side}`;
 const latestByLine = oncePer((record: ClientRecord): ReadonlyMap<string, Plan> => {
   const latest = new Map<string, Plan>();
   for (const prescription of record.prescriptions) {
@@ -109,7 +108,7 @@ export const missesMorning = (record: ClientRecord, session: SessionFact, today:
 function outcomesAtRung(record: ClientRecord, session: SessionFact, { rung }: Plan): ReturnType<typeof outcomeOf>[] {
   const trained = record.sessions
     .flatMap((each) => each.items.map((item) => ({ session: each, item, planned: plannedOf(record, item) })))
-    .filter(({ planned }) => planned && lineKey(planned.rung) === lineKey(rung))
+    .filter(({ planned }) => planned && isSameLine(planned.rung, rung))
     .filter(({ session: each, item }) => isTrained(each, item.id) || each.id === session.id)
     .toSorted((a, b) => a.session.day.localeCompare(b.session.day));
   const upTo = trained.slice(0, trained.findLastIndex((each) => each.session.id === session.id) + 1);
@@ -137,7 +136,7 @@ function isOtherShort(record: ClientRecord, session: SessionFact, rung: RungFact
   if (templateOf(row).isEven(parametersOf(row))) return false;
   return session.items.some((item) => {
     const planned = plannedOf(record, item);
-    if (!planned || planned.rung.side === rung.side || lineKey({ ...planned.rung, side: rung.side }) !== lineKey(rung)) return false;
+    if (!planned || planned.rung.side === rung.side || !isSameLine({ ...planned.rung, side: rung.side }, rung)) return false;
     return shortfall(outcomeOf(record, session, item), planned.prescription.dose) !== null;
   });
 }
@@ -148,7 +147,7 @@ function holdsRunning(record: ClientRecord, rung: RungFact): number {
   const moves = record.decisions.flatMap(({ itemId, move }) => {
     const item = items.find(({ id }) => id === itemId);
     const own = item && plannedOf(record, item)?.rung;
-    return own && lineKey(own) === lineKey(rung) ? [move] : [];
+    return own && isSameLine(own, rung) ? [move] : [];
   });
   return moves.length - 1 - moves.findLastIndex((move) => move !== "hold");
 }
@@ -185,6 +184,8 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     isAhead: isAhead(record, rung),
     isOtherShort: context.school.positions["both-sides"] === "tied" && isOtherShort(record, session, rung),
     holdsRunning: holdsRunning(record, rung),
+    support: supportStanding(record, rung, context.subject.body.massKg, today),
+    turn: turnAfter(record, context, rung, dose, today),
     sharpMarks: record.sessions.reduce((sum, each) => sum + sharpMarksIn(record, each, rung), 0),
   };
 }

@@ -13,6 +13,7 @@ import { isLoad } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 import { isAsPrescribed, type SessionOutcome } from "../progress/decide";
+import { blockWeek } from "../week/week";
 import type { ClientRecord, ItemFact, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
 import { painLimitOf } from "./school";
 
@@ -222,3 +223,8 @@ export function ownRange(record: ClientRecord, subject: Subject): Partial<Record
   }
   return most;
 }
+
+/** Weeks from a day on, counted from 1, in which a morning was not calm. */
+export const painfulWeeks = ({ responses }: Pick<ClientRecord, "responses">, from: Day): number[] => [
+  ...new Set(responses.flatMap(({ day, class: answer }) => (day >= from && answer !== "calm" ? [blockWeek(from, day)] : []))),
+];

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { awayToday, builtSince, dailyLoads, painfulWeeks, sessionLoadOf, strengthTrends, wayToGoal } from "./programme";
+import { painfulWeeks } from "./history";
+import { awayToday, builtSince, dailyLoads, sessionLoadOf, strengthTrends, wayToGoal } from "./programme";
 import { answer, doneSession, doneSet, plan, record, rung } from "./record.fixture";
 
 /** A session of four sets, five minutes apart, ended a minute after the last. */

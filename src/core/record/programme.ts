@@ -4,11 +4,11 @@ import { isInCatalogue, variationById } from "../catalogue/catalogue";
 import type { Dose, Frequency, Pattern } from "../catalogue/variation";
 import { type Day, dayAfter } from "../day";
 import { sideDoses, sideRuleOf } from "../dose/sides";
-import type { Place } from "../fit/context";
+import type { FitContext, Place } from "../fit/context";
 import { isBack } from "../limits/complaint";
 import type { Side } from "../mechanics/channels";
-import type { SessionAsked } from "../session/build";
-import type { TrainingPlan } from "../session/plan";
+import { buildSession, type SessionAsked } from "../session/build";
+import { laidFrom, type TrainingPlan } from "../session/plan";
 import type { Part } from "../dose/part";
 import { waiting, type WeakLink } from "../session/session";
 import { type Away, awaySince } from "../progress/away";
@@ -17,7 +17,7 @@ import { strengthFrom } from "../standards/repetition";
 import { isSameSetting, type LeverId } from "../templates/lever";
 import { wayDone } from "../week/forecast";
 import type { DoneSet } from "../week/totals";
-import { blockWeek, BLOCK_WEEKS, type Laid } from "../week/week";
+import { BLOCK_WEEKS, type Laid } from "../week/week";
 import { currentPlans, fitContextOf, type Plan, planInLine } from "./derive";
 import { plannedOf } from "./history";
 import type { ClientRecord, RungFact, SessionFact } from "./record";
@@ -71,6 +71,27 @@ export const usualWeek = (record: ClientRecord): Pick<TrainingPlan, "often" | "w
   weeks: BLOCK_WEEKS,
   loads: [],
 });
+
+/** A programme to begin with, where none was kept: built for this client and laid on the usual days. */
+export function firstProgramme(record: ClientRecord, context: FitContext, today: Day): Omit<TrainingPlan, "day" | "sequence" | "keptAt"> {
+  const asked = usualAsked(record);
+  const { items, rounds } = buildSession(context, asked);
+  const { minutes, purpose, weak, weakSide } = asked;
+  const draft = {
+    minutes,
+    purpose,
+    skeletonId: null,
+    weak,
+    weakSide,
+    rounds,
+    items,
+    ...usualWeek(record),
+    laid: [],
+    note: "",
+    improvement: "",
+  };
+  return { ...draft, laid: laidFrom(draft, context.school, trainedDays(record), today) };
+}
 
 /**
  * The programme as it stands today: what Fit keeps for a pattern, and what was decided since it was kept, is taken over,
@@ -239,11 +260,6 @@ export function builtSince(record: ClientRecord, since: Day): { from: RungFact; 
     return !from || isSame ? [] : [{ from, to }];
   });
 }
-
-/** Weeks from a day on, counted from 1, in which a morning was not calm. */
-export const painfulWeeks = ({ responses }: Pick<ClientRecord, "responses">, from: Day): number[] => [
-  ...new Set(responses.flatMap(({ day, class: answer }) => (day >= from && answer !== "calm" ? [blockWeek(from, day)] : []))),
-];
 
 /** Sets of a record as they were done, each with the row and leg it was planned for. */
 export function doneSets(record: ClientRecord): DoneSet[] {

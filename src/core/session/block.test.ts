@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { variationByCode } from "../catalogue/catalogue";
 import { contextWith, limit } from "../fit/fit.fixture";
-import { blockEnd } from "./block";
+import { blockEnd, turnOver } from "./block";
 import type { SessionItem } from "./session";
 
 const item = (code: string): SessionItem => {
@@ -32,4 +32,17 @@ test("knee-forward variants take turns where the next is open here, and everythi
   expect(turns(context)).toEqual([["L12", "heel-raised-knee-forward-step"]]);
   const barred = contextWith({ limits: [limit({ kind: "rows", codes: ["L13"], instead: [] }, { side: "both" })] });
   expect(turns(barred)).toEqual([["L12", null]]);
+});
+
+test("a decision knows of the next turn once its six weeks are over, and of nothing else", () => {
+  const [flat, other] = [variationByCode("L12")!, variationByCode("S02")!];
+  const at = (row: typeof flat, weeks: number, of = context) =>
+    turnOver(of, { variationId: row.id, setting: { stepHeightM: 0.08 } }, row.dose, weeks);
+  expect([at(flat, 5), at(other, 9)]).toEqual([null, null]);
+  expect(at(flat, 6)).toMatchObject({
+    weeks: 6,
+    step: { dose: flat.dose, tread: { variationId: "heel-raised-knee-forward-step", change: { fromVariationId: flat.id } } },
+  });
+  const barred = contextWith({ limits: [limit({ kind: "rows", codes: ["L13"], instead: [] }, { side: "both" })] });
+  expect(at(flat, 6, barred)).toEqual({ weeks: 6, step: null });
 });

@@ -3,7 +3,7 @@ import { variationById } from "../catalogue/catalogue";
 import { groupOf } from "../catalogue/rows/row";
 import type { Dose, Pattern, Trained, Variation } from "../catalogue/variation";
 import { chains } from "../chains";
-import { repetitionS } from "../dose/dose";
+import { repetitionS, restCount } from "../dose/dose";
 import type { SideDose } from "../dose/sides";
 import type { Setting } from "../templates/lever";
 
@@ -35,21 +35,25 @@ const setS = (repetitions: number, dose: Dose): number => repetitions * repetiti
  * as the side with more has. Source: standards 1.10, exercise time: 3 × 12 at 3-2 on both sides with 30 s is 420 s.
  */
 export function workS({ dose, sides }: Pick<SessionItem, "dose" | "sides">): number {
-  if (sides.length === 0) return dose.setCount * setS(dose.repetitionsHigh, dose) + (dose.setCount - 1) * dose.restS;
+  if (sides.length === 0) return dose.setCount * setS(dose.repetitionsHigh, dose) + restCount(dose) * dose.restS;
   const most = Math.max(...sides.map(({ setCount }) => setCount));
-  return sides.reduce((sum, { setCount, repetitions }) => sum + setCount * setS(repetitions, dose), 0) + (most - 1) * dose.restS;
+  return (
+    sides.reduce((sum, { setCount, repetitions }) => sum + setCount * setS(repetitions, dose), 0) +
+    restCount({ ...dose, setCount: most }) * dose.restS
+  );
 }
 /** Items that go in turn stand in one group; most groups are one item. */
 export const groupsOf = (items: readonly SessionItem[]): SessionItem[][] => chains(items, ({ pairedWithNext }) => pairedWithNext === true);
-const setsOf = ({ dose, sides }: SessionItem): number =>
-  sides.length === 0 ? dose.setCount : Math.max(...sides.map(({ setCount }) => setCount));
+/** How often it comes round: once for every set, and its drops with it. */
+const roundsOf = ({ dose, sides }: SessionItem): number =>
+  1 + restCount({ ...dose, setCount: sides.length === 0 ? dose.setCount : Math.max(...sides.map(({ setCount }) => setCount)) });
 /**
  * Seconds of each item with its setting up, in order. In a group the rest stands after the last one: as long as its
  * longest, as often as the item with most sets comes round again.
  */
 export const lengthsS = (items: readonly SessionItem[]): number[] =>
   groupsOf(items).flatMap((group) => {
-    const restS = Math.max(...group.map(({ dose }) => dose.restS)) * (Math.max(...group.map(setsOf)) - 1);
+    const restS = Math.max(...group.map(({ dose }) => dose.restS)) * (Math.max(...group.map(roundsOf)) - 1);
     return group.map((item, i) => {
       const before = items[items.indexOf(item) - 1];
       const setUp = before && sameKit(before, item) ? 0 : setUpS(variationById(item.variationId));

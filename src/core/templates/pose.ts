@@ -154,7 +154,7 @@ export function poseOf(subject: Subject, form: Form, setting: Setting, at = 1): 
     case "impossible":
       return { ok: false, reason: setUp.reason };
     case "standing":
-      return standingFigure(at < 1 && setUp.isDepth ? onTheWay(setUp, at) : setUp);
+      return standingFigure(at < 1 ? onTheWay(setUp, at) : setUp);
     case "bridge":
       return bridgeFigure(setUp);
     case "leg-press":
@@ -166,12 +166,20 @@ export function poseOf(subject: Subject, form: Form, setting: Setting, at = 1): 
   }
 }
 
-/** The same standing set-up with part of its knee bend. */
+/** A foot that comes up beside the other: the thigh this far forward, the knee bent. For drawing alone. ◊ */
+const FOOT_UP = { thighDeg: 15, kneeFlexionDeg: 35 } as const;
+
+/** The same standing set-up with part of its knee bend; on a step the other foot comes up meanwhile. What is set up anew on the way is as it is. */
 function onTheWay(setUp: StandingSetUp, at: number): StandingSetUp {
   const [setting] = setUp.heads;
-  const end = setting && standingPose(setUp.body, setting);
+  const onStep = setting?.depth.by === "step" ? setting.depth : null;
+  const end = setting && (setUp.isDepth || onStep) ? standingPose(setUp.body, setting) : null;
   if (!setting || !end?.ok) return setUp;
-  return { ...setUp, heads: [{ ...setting, depth: { by: "knee-flexion", kneeFlexionDeg: end.kneeFlexionDeg * at } }] };
+  const depth = { by: "knee-flexion", kneeFlexionDeg: end.kneeFlexionDeg * at } as const;
+  if (onStep === null || setting.trail.kind !== "reach") return { ...setUp, heads: [{ ...setting, depth }] };
+  const thighDeg = setting.trail.direction * onStep.trailLeanDeg * at + FOOT_UP.thighDeg * (1 - at);
+  const trail = { kind: "free", thighDeg, kneeFlexionDeg: FOOT_UP.kneeFlexionDeg * (1 - at) } as const;
+  return { ...setUp, heads: [{ ...setting, depth, trail }] };
 }
 
 /** The standing pose behind a form, where its template has one: what a calm pose's shin is measured on. */

@@ -64,6 +64,8 @@ export function forecast(asked: ForecastAsked): Forecast {
   };
 }
 
+/** Even parts given back a week, so that nothing is held after five: 50, 40, 30 % of body weight. Source: handbook D5 and E, up (d); ◊ the five. */
+export const FADE_WEEKS = 5;
 /** Support given back week by week, even parts to nothing: 50, 40, 30 %. A week that hurt repeats the share before it. */
 export function fadePlan(
   startFraction: number,

@@ -49,6 +49,8 @@ export interface DemoClient {
   home?: readonly KitItem[];
   /** The school they are trained by, where it is not the house's own. */
   school?: { preset: PresetId; reason: string };
+  /** Has a programme kept, with a session today; the last one lies long enough ago for it. */
+  trainsToday?: true;
   /** How the simulated joint behaves; the rules never see it. */
   joint: { toleratedUse: number; gainPerSession: number; setback: { atSession: number; drop: number } | null };
 }
@@ -547,5 +549,74 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     limits: [],
     rows: [],
     joint: { toleratedUse: 1, gainPerSession: 0, setback: null },
+  },
+  {
+    key: "runa",
+    profile: { name: "Runa Skov", birthYear: 1959, sex: "female", goal: "Kneel in the herb garden and up again", archivedDay: null },
+    complaints: [{ site: "knee", side: "left", words: "Inner left knee, down stairs", usualPainScore: 2, painLimitScore: 3 }],
+    conditions: [{ id: "knee-arthritis", side: "left", day: null }],
+    cleared: { by: "Dr Peder Lowe", role: "doctor" },
+    findings: [
+      { protocol: "chair-stand", side: "both", value: 11, daysAgo: 20, setUp: { seatHeightM: 0.45 } },
+      { protocol: "one-leg-stance", side: "left", value: 14, daysAgo: 20 },
+      { protocol: "one-leg-stance", side: "right", value: 26, daysAgo: 20 },
+    ],
+    heightM: 1.66,
+    massKg: 71,
+    day: [{ name: "garden stool", kind: "seat", heightM: 0.4 }],
+    weeks: 4,
+    calmPoses: [
+      {
+        limitedBy: "knee",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.55 },
+        shareFraction: 0.45,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "left",
+      },
+    ],
+    limits: [],
+    rows: [{ variationId: "raised-sit-to-stand", side: "left", known: {} }],
+    trainsToday: true,
+    joint: { toleratedUse: 1, gainPerSession: 0.007, setback: null },
+  },
+  {
+    key: "tord",
+    profile: {
+      name: "Tord Vinge",
+      birthYear: 1964,
+      sex: "male",
+      goal: "Load the boat trailer without a second thought",
+      archivedDay: null,
+    },
+    complaints: [
+      { site: "low-back", side: "both", words: "Low back, after the first lift of the day", usualPainScore: 1, painLimitScore: 2 },
+    ],
+    conditions: [{ id: "back-spasm", side: "both", day: null }],
+    cleared: null,
+    findings: [
+      { protocol: "bend-response", side: "both", value: 1, daysAgo: 12 },
+      { protocol: "chair-stand", side: "both", value: 14, daysAgo: 12, setUp: { seatHeightM: 0.45 } },
+    ],
+    heightM: 1.83,
+    massKg: 88,
+    day: [{ name: "trailer edge", kind: "seat", heightM: 0.5 }],
+    weeks: 3,
+    calmPoses: [
+      {
+        limitedBy: "low-back",
+        variationId: "raised-sit-to-stand",
+        setting: { seatHeightM: 0.56 },
+        shareFraction: null,
+        shankLeanDeg: null,
+        trunkLeanDeg: null,
+        side: "right",
+      },
+    ],
+    limits: [],
+    rows: [{ variationId: "raised-sit-to-stand", side: "right", known: {} }],
+    trainsToday: true,
+    joint: { toleratedUse: 1.02, gainPerSession: 0.006, setback: null },
   },
 ];

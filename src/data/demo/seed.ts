@@ -1,12 +1,15 @@
 import { today as todayIn } from "@internationalized/date";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { hashPassword } from "better-auth/crypto";
+import pLimit from "p-limit";
 import { MemberRow, StudioRow } from "../entities";
 import { getOrm, inStudio, openOwnerOrm } from "../orm";
 import { addBand } from "../repos/studio.repo";
 import { DEMO_BANDS, DEMO_CLIENTS } from "./people.data";
 import { demoId, tellStory } from "./story";
 
+/** Each story keeps a connection to itself, and there are ten. */
+const STORIES_AT_ONCE = 8;
 const TIME_ZONE = "Europe/Copenhagen";
 const STUDIOS = [
   { key: "quayside", name: "Studio above the chandlery", email: "trainer@ponderis.example", trainer: "Tove Lind", clients: DEMO_CLIENTS },
@@ -59,7 +62,10 @@ async function seed(): Promise<string> {
   const stories = STUDIOS.flatMap(({ key, clients }) =>
     clients.map((person) => ({ person, scope: { studioId: demoId(key), actorId: `demo-${key}` } })),
   );
-  await Promise.all(stories.map(({ person, scope }) => inStudio(scope.studioId, (em) => tellStory(scope, em, person, today))));
+  const inTurn = pLimit(STORIES_AT_ONCE);
+  await Promise.all(
+    stories.map(({ person, scope }) => inTurn(() => inStudio(scope.studioId, (em) => tellStory(scope, em, person, today)))),
+  );
   await asOwner(async (em) => {
     for (const studio of STUDIOS) await addMember(em, studio);
   });

@@ -4,12 +4,14 @@ import { v5 as uuidFromName } from "uuid";
 import { variationById } from "../../core/catalogue/catalogue";
 import { fitVariation } from "../../core/fit/search";
 import { type Day, dayAfter } from "../../core/day";
+import { firstProgramme } from "../../core/record/programme";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
 import type { ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
 import { recordCalmPose } from "../loop/calibrate";
 import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
 import { chooseSchool } from "../loop/school";
+import { keepTrainingPlan } from "../loop/training-plan";
 import { decideItem, keepRung } from "../loop/plan";
 import { addClearance, addClient, addFinding, addLimit, addScreen, setDailyHeight } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
@@ -151,6 +153,25 @@ async function expectDecided(step: Promise<{ ok: true } | { ok: false; refusal: 
   if (!taken.ok) throw new Error(`the demo could not decide: ${JSON.stringify(taken.refusal)}`);
 }
 
+/** So long nothing is trained before a session that stands in the programme: as long as any school rests. */
+const RESTS_DAYS = 3;
+/** Whether a day of the story is one of training: Tuesdays, Fridays, and yesterday; of a client with a session today it ends in time. */
+function isTrainingDay(person: DemoClient, day: Day, today: Day): boolean {
+  const isUsual = [WEEKDAY_TUESDAY, WEEKDAY_FRIDAY].includes(weekday(day));
+  if (person.trainsToday) return isUsual && day < dayAfter(today, -RESTS_DAYS);
+  return day === dayAfter(today, -1) || (isUsual && day !== dayAfter(today, -2));
+}
+
+/** The programme as Plan would propose it, kept as it is, with a session today. */
+async function keepProgramme(scope: Scope, em: EntityManager, clientId: string, today: Day): Promise<void> {
+  const record = await recordOf(scope, em, clientId);
+  const context = fitContextOf(record, today);
+  if (!context) throw new Error("a demo client has no body");
+  const plan = firstProgramme(record, context, today);
+  if (plan.laid[0]?.day !== today) throw new Error("the demo's programme has no session today");
+  await expectTaken(keepTrainingPlan(scope, em, clientId, plan, today));
+}
+
 /**
  * One invented client's weeks, by running the studio's own rules forward from the first visit to yesterday. Sessions
  * fall on Tuesdays and Fridays, and on yesterday, so that one morning waits to be looked at.
@@ -161,10 +182,8 @@ export async function tellStory(scope: Scope, em: EntityManager, person: DemoCli
   await firstVisit(scope, em, person, clientId, firstDay, today);
   let number = 0;
   for (let day = dayAfter(firstDay, 2); day < today; day = dayAfter(day, 1)) {
-    const isYesterday = dayAfter(day, 1) === today;
-    const isBeforeYesterday = dayAfter(day, 2) === today;
-    if (isYesterday || (!isBeforeYesterday && [WEEKDAY_TUESDAY, WEEKDAY_FRIDAY].includes(weekday(day))))
-      await trainingDay(scope, em, person, clientId, number++, day, today);
+    if (isTrainingDay(person, day, today)) await trainingDay(scope, em, person, clientId, number++, day, today);
     em.clear(); // nothing is changed through the unit of work; full, it would be searched for changes at every query
   }
+  if (person.trainsToday) await keepProgramme(scope, em, clientId, today);
 }

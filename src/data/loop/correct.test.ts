@@ -5,6 +5,7 @@ import { variationById } from "../../core/catalogue/catalogue";
 import { currentPlans, openWarningsOf } from "../../core/record/derive";
 import { addFinding, addLimit, listClients } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
+import { addPicture } from "../repos/picture.repo";
 import { addLetter } from "../repos/letter.repo";
 import { loadRecord } from "../repos/record.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, SORE, type TestStudio, recordOf } from "../testing.fixture";
@@ -231,7 +232,7 @@ describe("a client erased", () => {
   test("leaves nothing but that somebody was, and by whom; another client stays whole", async () => {
     const studio = await makeStudio(orm);
     const { scope, clientId, complaintId } = studio;
-    const { sessionId } = await trained(studio);
+    const { sessionId, itemId } = await trained(studio);
     const flare = { pains: [{ complaintId, painScore: 6 }], newSwelling: false, sessionId, warningSigns: ["faint"] };
     await inTest(orm, scope, (em) => answerMorning(scope, em, clientId, flare, "2026-10-07"));
     expect(openWarningsOf(await recordOf(orm, studio))).toHaveLength(1);
@@ -240,6 +241,8 @@ describe("a client erased", () => {
     const letter = { id: letterId, day: "2026-10-01", by: "Dr Lowe", mediaType: "image/jpeg", bytes: Buffer.from("x") } as const;
     await inTest(orm, scope, (em) => addFinding(scope, em, clientId, finding));
     await inTest(orm, scope, (em) => addLetter(scope, em, clientId, letter));
+    const picture = { id: newUuid(), sessionId, itemId, day: "2026-10-06", view: "side", words: "", bytes: Buffer.from("x") } as const;
+    await inTest(orm, scope, (em) => addPicture(scope, em, clientId, picture));
     expect(await inTest(orm, scope, (em) => erase(scope, em, clientId))).toEqual({ ok: true });
     const tables = (await inTest(orm, scope, (em) =>
       em.execute(`select table_name as name from information_schema.columns where column_name = 'studio_id' and table_schema = 'public'`),

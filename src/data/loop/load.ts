@@ -29,6 +29,7 @@ export type Refusal =
         | "value-unlikely"
         | "too-early-for-one-leg"
         | "too-many-letters"
+        | "too-many-pictures"
         | "not-measured-needs-note"
         | "morning-too-early"
         | "pain-missing"

@@ -219,7 +219,7 @@ export function OwnEditor({ first, others, units }: { first: OwnRow; others: rea
                   />
                 ))}
               <Title>Dose to begin with</Title>
-              <DoseWords dose={row.dose} startsBy={row.startsBy} legs="As written" onChange={(dose) => change({ dose })} />
+              <DoseWords dose={row.dose} startsBy={row.startsBy} legs="As written" units={units} onChange={(dose) => change({ dose })} />
               <Trains value={row.trains} onChange={(trains) => change({ trains })} />
               <Title>Needs</Title>
               <Row $gap={6}>

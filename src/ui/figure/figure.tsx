@@ -31,6 +31,8 @@ export interface FigureProps {
   kneeNote?: string;
   /** The movement lever from where it begins to its end; its own range otherwise. */
   plays?: readonly [from: number, to: number];
+  /** Poses that the frame holds as well, so that it stands still while the body moves. */
+  alsoHolds?: readonly PoseResult[];
   increments: Readonly<Record<LeverId, number>>;
   onLever?: (lever: LeverId, value: number) => void;
 }
@@ -69,7 +71,7 @@ function SeatHeight({ x, heightM, units }: { x: number; heightM: number; units: 
 export function Figure(props: FigureProps) {
   const { subject, form, name, setting, pose, demands, units, ghost, kneeNote, increments, onLever } = props;
   const { ends, from, to, lever: movement } = useEnds(props);
-  const { left, right, top, bottom } = frameOf(ends, pose);
+  const { left, right, top, bottom } = frameOf([...ends, ...(props.alsoHolds ?? [])], pose);
   const figure = figureOf(pose);
   const isOnWedge = pose.scene.some(({ kind }) => kind === "wedge");
   const shape = figureShape(pose.body, figure, isOnWedge);

@@ -1,8 +1,8 @@
 "use client";
 import { useState } from "react";
 import styled from "styled-components";
-import type { Variation } from "../../core/catalogue/variation";
-import { goalLoadOf } from "../../core/dose/load";
+import type { Drops, Variation } from "../../core/catalogue/variation";
+import { dropsFrom, goalLoadOf } from "../../core/dose/load";
 import { assembledFor } from "../../core/fit/assemble";
 import { benchAtKneeM, footSplit, poleHand, staggeredLoad } from "../../core/fit/by-hand";
 import type { FitContext } from "../../core/fit/context";
@@ -57,8 +57,24 @@ const byIncrement = (increment: number): number[] =>
   Array.from({ length: Math.floor(MOST_LOAD_KG / increment) + 1 }, (_, i) => i * increment);
 const MOST_LOAD_KG = 200;
 
+/** The loads that can be put together here for one lever of a row. */
+const loadsHere = ({ kit }: FitContext, variation: Variation, lever: LeverId): number[] =>
+  assembledFor(kit.assembled, variation, lever)?.map((each) => each.value) ?? byIncrement(kit.increments[lever]);
+
+/** What a drop set from this set-up would fall to, of what is here; null where it holds no load, or nothing lighter is here. */
+export function dropsHere(context: FitContext, variation: Variation, setting: Setting): Drops | null {
+  for (const { lever } of variation.levers) {
+    const value = setting[lever] ?? 0;
+    if (LEVERS[lever].kind !== "load" || LEVERS[lever].unit !== "kg" || value <= 0) continue;
+    const values = dropsFrom(value, loadsHere(context, variation, lever)).slice(1);
+    if (values.length > 0) return { lever, values };
+  }
+  return null;
+}
+
 /** What the load comes to: where it leads, the next one there is, drops, and bands in their order. */
-function loadSums({ subject, kit }: FitContext, variation: Variation, setting: Setting, units: UnitSystem): string[] {
+function loadSums(context: FitContext, variation: Variation, setting: Setting, units: UnitSystem): string[] {
+  const { subject, kit } = context;
   const { massKg } = subject.body;
   const bands = (["band", "loop-band"] as const).flatMap((kind) =>
     variation.equipment.includes(kind) ? (kit.assembled?.masses[kind] ?? []) : [],
@@ -71,7 +87,7 @@ function loadSums({ subject, kit }: FitContext, variation: Variation, setting: S
     const value = setting[lever] ?? 0;
     if (kind !== "load" || unit !== "kg") return [];
     const goal = lever === "loadKg" ? goalLoadOf(variation) : null;
-    const loads = assembledFor(kit.assembled, variation, lever)?.map((each) => each.value) ?? byIncrement(kit.increments[lever]);
+    const loads = loadsHere(context, variation, lever);
     return [
       ...(goal ? [goalLoadText(goal, massKg, { ...setting, loadKg: value }, loads, units)] : []),
       nextLoadText(value, loads, units),

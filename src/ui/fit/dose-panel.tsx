@@ -1,11 +1,14 @@
 "use client";
 import { useState } from "react";
 import styled from "styled-components";
-import type { Dose, Variation } from "../../core/catalogue/variation";
+import type { Dose, Drops, Variation } from "../../core/catalogue/variation";
 import { type Purpose, PURPOSES } from "../../core/dose/purpose";
 import { repetitionsIn, TEMPO_PRESETS, tempoFrom, tensionS } from "../../core/dose/tempo";
 import { DOSE_LIMITS, doseS, HOLD_FROM_S, isTimed, phasesOf } from "../../core/dose/dose";
 import { Button, TextButton } from "../kit/button";
+import type { UnitSystem } from "../../core/units";
+import { CheckField } from "../kit/fields";
+import { leverValueText, unlikeSetsText } from "../text/lever-text";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
@@ -33,9 +36,12 @@ export function DoseWords(props: {
   legs: string;
   /** A dose for a purpose, where the row and the school are known. */
   purposes?: (purpose: Purpose) => Dose;
+  /** The loads that a drop set would fall to, of what is here; null where it holds none, or nothing lighter is here. */
+  dropsHere?: Drops | null;
+  units: UnitSystem;
   onChange: (dose: Dose) => void;
 }) {
-  const { dose, startsBy, legs, purposes, onChange } = props;
+  const { dose, startsBy, legs, purposes, dropsHere, units, onChange } = props;
   const [isOpen, setOpen] = useState(false);
   const { repetitions, setCount, tempoS, riseS, restS } = DOSE_LIMITS;
   const tempo = (part: Partial<Dose["tempo"]>): void => onChange({ ...dose, tempo: { ...dose.tempo, ...part } });
@@ -48,7 +54,8 @@ export function DoseWords(props: {
         </TextButton>
       </Row>
       <span>
-        {legs}. {dose.restS} s between sets, {secondsText(doseS(dose))} in all.
+        {legs}. {dose.restS} s between sets, {secondsText(doseS(dose))} in all
+        {unlikeSetsText(dose, units)}.
       </span>
       <Ask title="Dose" isOpen={isOpen} onClose={() => setOpen(false)}>
         {purposes && (
@@ -129,6 +136,23 @@ export function DoseWords(props: {
             onChange={(value) => onChange({ ...dose, restS: value })}
           />
         </Fields>
+        {(dropsHere || dose.drops) && (
+          <div style={{ marginBottom: 14 }}>
+            <CheckField
+              label={
+                dropsHere
+                  ? `A drop set: the last ${dropsHere.values.length === 1 ? "set" : `${dropsHere.values.length} sets`} at once with ${dropsHere.values.map((value) => leverValueText(dropsHere.lever, value, units)).join(", ")}`
+                  : "A drop set: nothing lighter is here now"
+              }
+              isSelected={dose.drops !== undefined}
+              onChange={(isOn) => {
+                const { drops: _, ...even } = dose;
+                if (!isOn || !dropsHere) return onChange(even);
+                onChange({ ...even, drops: dropsHere, setCount: Math.max(even.setCount, 1 + dropsHere.values.length) });
+              }}
+            />
+          </div>
+        )}
         <Button $tone="primary" onPress={() => setOpen(false)}>
           Done
         </Button>

@@ -24,9 +24,10 @@ import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
 import { fitReasonText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
+import { Problem } from "../kit/problem";
 import { GateNotice } from "../screen/gate-notice";
 import { color, media } from "../theme/tokens";
-import { ByHand } from "./by-hand";
+import { ByHand, dropsHere } from "./by-hand";
 import { DoseWords } from "./dose-panel";
 import { JointsPanel } from "./joints-panel";
 import { LeversPanel } from "./levers-panel";
@@ -249,13 +250,11 @@ export function FitScreen(props: FitScreenProps) {
                   startsBy={variation.startsBy}
                   legs={isEven ? "Both legs together" : `${context.subject.leadSide === "left" ? "Left" : "Right"} leg`}
                   purposes={fit.doseFor}
+                  dropsHere={dropsHere(context, variation, fit.setting)}
+                  units={units}
                   onChange={fit.setDose}
                 />
-                {keeping.problem && !keeping.asked && (
-                  <Notice $tone="oxide" role="alert">
-                    {keeping.problem}
-                  </Notice>
-                )}
+                <Problem text={keeping.asked ? null : keeping.problem} />
                 <Row $gap={6} style={{ flexWrap: "nowrap" }}>
                   <Button $tight isDisabled={around !== null && !around.ease} onPress={() => fit.go("ease")}>
                     Ease <Key aria-hidden>,</Key>

@@ -1,7 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { createPortal } from "react-dom";
 import styled from "styled-components";
 import type { Away } from "../../core/progress/away";
@@ -9,9 +9,12 @@ import type { FitContext } from "../../core/fit/context";
 import { buildOnFloor } from "../../core/progress/on-floor";
 import type { FloorEvent } from "../../core/floor/events";
 import type { MorningClass } from "../../core/progress/morning";
+import { MovingFigure } from "../figure/moving-figure";
 import { canDraw, PlaceFigure } from "../figure/place-figure";
 import { doseText } from "../fit/dose-panel";
 import { hasLever } from "../../core/templates/form";
+import { placeInMovement } from "../../core/dose/dose";
+import { movementOf } from "../../core/templates/movement";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import type { Owner } from "../outbox/event-store";
@@ -20,7 +23,7 @@ import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { keepPage } from "../shell/keep-offline";
 import { useKeys } from "../shell/use-keys";
 import { itemName } from "../text/item-text";
-import { mixedText, settingText } from "../text/lever-text";
+import { unlikeSetsText, settingText } from "../text/lever-text";
 import { useBeside } from "./beside";
 import { CheckInCard } from "./check-in-card";
 import { EndedCard } from "./ended-card";
@@ -28,6 +31,7 @@ import { FloorStatus } from "./floor-status";
 import { FootWeights } from "./foot-weights";
 import { ItemMenu } from "./item-menu";
 import { PainCard } from "./pain-card";
+import { PicturesHere } from "./pictures";
 import { SignQuestion, WarningStop, WhatNow } from "./questions";
 import { type NoteOf, ReferralNote } from "./referral-note";
 import { SetTable } from "./set-table";
@@ -35,10 +39,12 @@ import { ItemTabs } from "./item-tabs";
 import { SetUpLines } from "./set-up-lines";
 import { SidePanel } from "./side-panel";
 import { TempoPanel } from "./tempo-panel";
+import { type TabletPictures, usePictures } from "./use-pictures";
 import { useAwake } from "./use-awake";
 import { useAutoChoice } from "./use-auto-start";
 import type { FloorPlan, FloorSession } from "./floor-session";
 import { useSession } from "./use-session";
+import { useReading } from "./use-tempo";
 
 const Middle = styled.div`
   display: grid;
@@ -88,12 +94,26 @@ export interface FloorScreenProps {
   units: UnitSystem;
 }
 
+/** The movement in so many pictures: more are not told apart at this size. */
+const PICTURES = 24;
+
+/** The body small beside the sets, and moving with the tempo while one is under way. */
 function SmallFigure({ session, units }: { session: FloorSession; units: UnitSystem }) {
-  const { context, place } = session;
-  if (!canDraw(context.subject, place)) return null;
+  const { context, place, tempo, variation } = session;
+  const { subject, kit } = context;
+  const { moment, countInS } = useReading(tempo);
+  const movement = useMemo(() => movementOf(subject, variation, place.setting), [subject, variation, place.setting]);
+  if (!movement && !canDraw(subject, place)) return null;
+  const drawn = { subject, place, increments: kit.increments, units };
+  const isMoving = (tempo.status === "running" && countInS === 0) || tempo.status === "stopped";
+  const part = isMoving && movement ? placeInMovement(movement.isLowAtEnd, variation.startsBy, moment) : 1;
   return (
     <div className="small-figure">
-      <PlaceFigure subject={context.subject} place={place} increments={context.kit.increments} units={units} />
+      {movement ? (
+        <MovingFigure {...drawn} movement={movement} part={Math.round(part * PICTURES) / PICTURES} />
+      ) : (
+        <PlaceFigure {...drawn} />
+      )}
     </div>
   );
 }
@@ -102,6 +122,7 @@ function SmallFigure({ session, units }: { session: FloorSession; units: UnitSys
 function Working(
   props: FloorScreenProps & {
     session: FloorSession;
+    pictures: TabletPictures;
     isAuto: boolean;
     onToggle: () => void;
     canTapPain: boolean;
@@ -127,11 +148,11 @@ function Working(
           <div style={{ flex: "1 1 260px" }}>
             <Row $gap={6} style={{ alignItems: "center" }}>
               <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
-              <ItemMenu session={session} build={build} units={units} />
+              <ItemMenu clientId={props.clientId} session={session} build={build} pictures={props.pictures} units={units} />
             </Row>
             <Soft>
               {[settingText(session.place.setting, units), doseText(dose, session.variation.startsBy)].filter(Boolean).join("; ")}
-              {mixedText(dose, units)}
+              {unlikeSetsText(dose, units)}
               {plan.isLight && "; a light day"}
             </Soft>
             <SetUpLines session={session} units={units} ownLimit={props.ownLimit} lighter={props.lighter} />
@@ -141,12 +162,13 @@ function Working(
         <TempoPanel session={session} isAuto={isAuto} onToggle={onToggle} />
         <Card aria-label="Sets">
           <Middle>
-            <SetTable session={session} dose={dose} />
+            <SetTable session={session} dose={dose} units={units} />
             <SmallFigure session={session} units={units} />
           </Middle>
         </Card>
         {hasLever(session.variation, "shareFraction") && <FootWeights session={session} units={units} />}
         <PainCard session={session} limitScore={limitScore} painSite={painSite} canTap={canTapPain} asksBelly={props.asksBelly} />
+        <PicturesHere pictures={props.pictures} />
       </Stack>
       <SidePanel session={session} units={units} onWarning={onWarning} />
     </Columns>
@@ -160,12 +182,8 @@ export function FloorScreen(props: FloorScreenProps) {
   const [isAuto, chooseAuto] = useAutoChoice();
   const [isNaming, setNaming] = useState(false);
   const [isEnding, setEnding] = useState(false);
-  const session = useSession(
-    plan,
-    context,
-    { known: props.known, owner: props.owner },
-    { isMuted, isAuto: isAuto && !isNaming, limitScore },
-  );
+  const session = useSession(plan, context, { known: props.known, owner: props.owner }, { isMuted, limitScore });
+  const pictures = usePictures(props.owner, clientId);
   const { tempo, log, allSetsDone, lastSet, asking } = session;
   useEffect(keepPage, [plan.sessionId]); // with its session: what was kept before may be the page before it
   const { checkIn, endedAt, warnings } = log.state;
@@ -202,7 +220,12 @@ export function FloorScreen(props: FloorScreenProps) {
         clientId={clientId}
         session={session}
         units={units}
-        note={<ReferralNote session={session} of={props.noteOf} units={units} />}
+        note={
+          <>
+            <ReferralNote session={session} of={props.noteOf} units={units} />
+            <PicturesHere pictures={pictures} />
+          </>
+        }
       />,
     );
   if (checkIn === null)
@@ -269,6 +292,7 @@ export function FloorScreen(props: FloorScreenProps) {
       <Working
         {...props}
         session={session}
+        pictures={pictures}
         isAuto={isAuto}
         onToggle={toggle}
         canTapPain={canTapPain}

@@ -8,6 +8,7 @@ import type { Side } from "../../core/mechanics/channels";
 import type { Away } from "../../core/progress/away";
 import type { Part } from "../../core/dose/part";
 import type { FloorLog } from "./use-floor-events";
+import type { Rest } from "./use-rest";
 import type { Tempo } from "./use-tempo";
 
 export interface FloorItem extends Place {
@@ -46,9 +47,10 @@ export interface FloorSession {
   easing: Stepped | null;
   /** Faults seen in the set under way, or in the last one during rest. */
   faults: readonly string[];
-  restLeftS: number | null;
-  /** Seconds of the count before a set that starts by itself. */
-  countLeftS: number | null;
+  /** The rest under way; null where none is waited for. */
+  rest: Rest | null;
+  /** Something keeps the next set from starting by itself. */
+  isHeld: boolean;
   isWaiting: boolean;
   wait: () => void;
   /** The set that what is said is about: the last one, or another of today that was chosen to be put right. */

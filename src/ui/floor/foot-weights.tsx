@@ -65,10 +65,10 @@ function Weighing({ session, units, onClose }: { session: FloorSession; units: U
   const left = now ? leftShare(now) : null;
   const share = left === null ? null : side === "left" ? left : 1 - left;
   // of this set alone: what was read since it began
-  const workedS = tempo.status === "idle" ? 0 : tempo.workedS;
+  const { read } = tempo;
   useEffect(() => {
     watchFeet((): FootShare | null => {
-      const last = readings.at(-1)?.atS ?? 0;
+      const [last, { workedS }] = [readings.at(-1)?.atS ?? 0, read()];
       const own = readings.filter(({ atS }) => atS >= last - Math.max(1, workedS));
       const summary = shareSummary(own);
       if (!summary) return null;
@@ -76,7 +76,7 @@ function Weighing({ session, units, onClose }: { session: FloorSession; units: U
       return { shareFraction: shareUnder(summary, side), handsKg: handsOf(massKg, onScalesKg), ...(isStandIn ? { isStandIn } : {}) };
     });
     return () => watchFeet(null);
-  }, [readings, workedS, side, massKg, isStandIn, watchFeet]);
+  }, [readings, read, side, massKg, isStandIn, watchFeet]);
   const standIn = { massKg, guarded: side, sparedBy: SPARED_BY, noiseKg: 0.4, dropPercent: 0 };
   return (
     <Card aria-label="Weight under each foot">

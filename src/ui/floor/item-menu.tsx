@@ -6,6 +6,8 @@ import { MoreMenu } from "../kit/menu";
 import { Ask } from "../kit/why";
 import { AddDialog, BuildDialog, ByHandDialog, CompareDialog, SwapDialog } from "./change-dialogs";
 import type { FloorSession } from "./floor-session";
+import { PictureForm } from "./pictures";
+import type { TabletPictures } from "./use-pictures";
 
 const DIALOGS = {
   build: { title: "Build on the floor", Inside: BuildDialog },
@@ -16,8 +18,16 @@ const DIALOGS = {
 } as const;
 
 /** What else can be done with the exercise in hand; none of it while a set runs. */
-export function ItemMenu({ session, build, units }: { session: FloorSession; build: FloorBuild; units: UnitSystem }) {
+export function ItemMenu(props: {
+  clientId: string;
+  session: FloorSession;
+  build: FloorBuild;
+  pictures: TabletPictures;
+  units: UnitSystem;
+}) {
+  const { clientId, session, build, pictures, units } = props;
   const [open, setOpen] = useState<keyof typeof DIALOGS | null>(null);
+  const [isPicturing, setPicturing] = useState(false);
   if (session.tempo.status !== "idle") return null;
   const { item, items, isSkipped, sets } = session;
   const at = items.indexOf(item);
@@ -30,6 +40,7 @@ export function ItemMenu({ session, build, units }: { session: FloorSession; bui
           { name: "Build", act: () => setOpen("build") },
           { name: "Change the set-up by hand", act: () => setOpen("hand") },
           { name: "Another exercise instead", act: () => setOpen("swap") },
+          { name: "A picture of a repetition", act: () => setPicturing(true) },
           { name: "Compare two cues", act: () => setOpen("compare") },
           ...(sets.length === 0 && !isSkipped ? [{ name: "Leave it out today", act: () => session.skip(item.itemId) }] : []),
           ...(at > 0 ? [{ name: "Earlier", act: () => session.reorder(-1) }] : []),
@@ -42,6 +53,9 @@ export function ItemMenu({ session, build, units }: { session: FloorSession; bui
           <Opened.Inside session={session} build={build} units={units} onDone={() => setOpen(null)} />
         </Ask>
       )}
+      <Ask title="A picture of a repetition" isOpen={isPicturing} onClose={() => setPicturing(false)}>
+        <PictureForm clientId={clientId} session={session} pictures={pictures} onDone={() => setPicturing(false)} />
+      </Ask>
     </>
   );
 }

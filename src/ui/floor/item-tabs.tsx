@@ -49,7 +49,9 @@ export function ItemTabs({ session }: { session: FloorSession }) {
   };
   return (
     <Items ref={strip} role="group" aria-label="Exercises">
-      {items.map((item) => {
+      {items.map((item, i) => {
+        const beside = [...(item.inTurn ? [items[i + 1]] : []), ...(items[i - 1]?.inTurn ? [items[i - 1]] : [])];
+        const goesRound = beside.some((other) => other && other.variationId !== item.variationId);
         const done = state.sets.filter(({ itemId }) => itemId === item.itemId).length;
         const isPicked = item.itemId === inHand;
         return (
@@ -68,7 +70,7 @@ export function ItemTabs({ session }: { session: FloorSession }) {
                 ? "stopped for today"
                 : state.skippedItemIds.includes(item.itemId)
                   ? "left out today"
-                  : `${done} of ${item.dose.setCount} sets`}
+                  : `${done} of ${item.dose.setCount} ${goesRound ? "rounds" : "sets"}`}
             </small>
           </ItemTab>
         );

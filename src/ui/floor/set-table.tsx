@@ -1,16 +1,19 @@
 "use client";
 import styled from "styled-components";
 import type { Dose } from "../../core/catalogue/variation";
-import { isTimed, repetitionS } from "../../core/dose/dose";
+import { isTimed, repetitionS, settingOfSet } from "../../core/dose/dose";
 import { Button } from "../kit/button";
 import { ChoiceField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
+import { leverValueText } from "../text/lever-text";
 import { capital } from "../text/limit-text";
 import { rangeText, secondsText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
+import type { UnitSystem } from "../../core/units";
 import type { FloorSet } from "../../core/floor/events";
 import { END_NAMES, toldText } from "../text/floor-text";
 import type { FloorSession } from "./floor-session";
+import { type Tempo, useReading } from "./use-tempo";
 
 const Table = styled.table`
   width: 100%;
@@ -54,8 +57,13 @@ function formText(set: FloorSet, faultName: (id: string) => string): string {
   return [isClean ? "clean" : ended, ...set.faults.map(faultName), toldText(set)].filter(Boolean).join(", ");
 }
 
+function Counting({ tempo, goesByTime }: { tempo: Tempo; goesByTime: boolean }) {
+  const { workedS, repetitions } = useReading(tempo);
+  return <span className="figure">{goesByTime ? secondsText(workedS) : repetitions}</span>;
+}
+
 /** What was done, set by set; any of them is put right in two taps during rest. */
-export function SetTable({ session, dose }: { session: FloorSession; dose: Dose }) {
+export function SetTable({ session, dose, units }: { session: FloorSession; dose: Dose; units: UnitSystem }) {
   const { sets } = session;
   const isIdle = session.tempo.status === "idle";
   const faultName = (id: string): string => session.variation.faults.find((fault) => fault.id === id)?.sign ?? id;
@@ -78,6 +86,7 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
           {Array.from({ length: rows }, (_, i) => {
             const set = sets[i];
             const isNow = i === sets.length && !isIdle;
+            const own = set?.setting ?? settingOfSet(dose, session.rung.setting, i);
             return (
               <tr key={i} data-now={isNow}>
                 <td>
@@ -93,6 +102,7 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
                   ) : (
                     i + 1
                   )}
+                  {dose.drops && ` with ${leverValueText(dose.drops.lever, own[dose.drops.lever] ?? 0, units)}`}
                 </td>
                 <td>
                   {set ? (
@@ -100,7 +110,7 @@ export function SetTable({ session, dose }: { session: FloorSession; dose: Dose 
                       {goesByTime ? secondsText(set.workedS ?? set.repetitions * repetitionS(dose)) : set.repetitions}
                     </span>
                   ) : isNow ? (
-                    <span className="figure">{goesByTime ? secondsText(session.tempo.workedS) : session.tempo.repetitions}</span>
+                    <Counting tempo={session.tempo} goesByTime={goesByTime} />
                   ) : null}{" "}
                   {!set &&
                     `${isNow ? "of " : ""}${goesByTime ? secondsText(repetitionS(dose)) : rangeText(dose.repetitionsLow, dose.repetitionsHigh)}`}

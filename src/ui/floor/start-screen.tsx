@@ -12,7 +12,7 @@ import { Card, Page, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { itemName } from "../text/item-text";
-import { mixedText, settingText } from "../text/lever-text";
+import { unlikeSetsText, settingText } from "../text/lever-text";
 import { BeginWithout } from "./begin-here";
 import type { FloorItem } from "./floor-session";
 import type { BeginHere } from "./floor-start";
@@ -55,7 +55,7 @@ export function StartScreen({
               )}
               <p>
                 {settingText(plan.setting, units)}; {doseText(plan.dose, variationById(plan.variationId).startsBy)}
-                {mixedText(plan.dose, units)}
+                {unlikeSetsText(plan.dose, units)}
               </p>
             </div>
           ))}

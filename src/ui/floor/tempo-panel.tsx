@@ -1,13 +1,16 @@
 "use client";
 import styled from "styled-components";
 import type { Dose, TempoPhase } from "../../core/catalogue/variation";
-import { HOLD_FROM_S, isTimed, phasesOf, repetitionS } from "../../core/dose/dose";
+import { dropCount, HOLD_FROM_S, isTimed, phasesOf, repetitionS } from "../../core/dose/dose";
 import { Button, Key } from "../kit/button";
 import { Row } from "../kit/layout";
 import { itemName } from "../text/item-text";
 import { clockText } from "../text/quantity-text";
 import { color, font, media } from "../theme/tokens";
 import type { FloorSession } from "./floor-session";
+import { useAutoStart } from "./use-auto-start";
+import { useRestLeftS } from "./use-rest";
+import { type Reading, useReading } from "./use-tempo";
 
 const Panel = styled.section`
   display: grid;
@@ -59,10 +62,15 @@ function phaseName(dose: Dose, phase: TempoPhase): string {
   return (isTimed(dose) && dose.tempo.pauseS === 0) || dose.counts ? "Work" : PHASES[phase];
 }
 
-function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, isSkipped, next, sets, dose }: FloorSession): string {
+function words(
+  { tempo, allSetsDone, isStopped, isSkipped, next, sets, dose }: FloorSession,
+  { countInS, moment }: Reading,
+  restLeftS: number | null,
+  countLeftS: number | null,
+): string {
   const setNumber = sets.length + 1;
-  if (tempo.countInS > 0) return `Set ${setNumber} in ${tempo.countInS}`;
-  if (tempo.status === "running") return `${phaseName(dose, tempo.moment.phase)}, ${tempo.moment.leftS}`;
+  if (countInS > 0) return `Set ${setNumber} in ${countInS}`;
+  if (tempo.status === "running") return `${phaseName(dose, moment.phase)}, ${moment.leftS}`;
   if (tempo.status === "done") return `${dose.repetitionsHigh === 1 ? "Done" : `${dose.repetitionsHigh} done`}: how was the pain?`;
   if (tempo.status === "stopped") return "Stopped. Tap the pain to save it, or go on.";
   if (isStopped) return "Stopped for today";
@@ -70,24 +78,29 @@ function words({ tempo, restLeftS, countLeftS, allSetsDone, isStopped, isSkipped
   if (allSetsDone) return next && restLeftS !== null && restLeftS > 0 ? `All sets done, rest ${clockText(restLeftS)}` : "All sets done";
   if (countLeftS !== null) return `Set ${setNumber} in ${countLeftS}`;
   if (restLeftS !== null && restLeftS > 0) return `Rest ${clockText(restLeftS)}, then set ${setNumber}`;
-  return `Set ${setNumber} of ${dose.setCount}`;
+  const isDrop = sets.length > 0 && sets.length >= dose.setCount - dropCount(dose);
+  return `${isDrop ? "At once: set" : "Set"} ${setNumber} of ${dose.setCount}`;
 }
 
 /** Repetitions, the phase of the tempo and its length; start and stop. */
 export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSession; isAuto: boolean; onToggle: () => void }) {
-  const { tempo, restLeftS, allSetsDone, isWaiting, dose } = session;
-  const isRunning = tempo.status === "running" && tempo.countInS === 0;
+  const { tempo, rest, allSetsDone, isHeld, isWaiting, dose } = session;
+  const reading = useReading(tempo);
+  const restLeftS = useRestLeftS(rest);
+  const countLeftS = useAutoStart({ isOn: isAuto, restLeftS, isHeld, count: tempo.count, start: () => tempo.start(0) });
+  const { moment } = reading;
+  const isRunning = tempo.status === "running" && reading.countInS === 0;
   const parts = phasesOf(dose, session.variation.startsBy);
-  const now = parts.findIndex(({ phase }) => phase === tempo.moment.phase);
-  const fill = (i: number): number => (!isRunning ? 0 : i < now ? 1 : i === now ? tempo.moment.phaseFraction : 0);
+  const now = parts.findIndex(({ phase }) => phase === moment.phase);
+  const fill = (i: number): number => (!isRunning ? 0 : i < now ? 1 : i === now ? moment.phaseFraction : 0);
   return (
     <Panel aria-label="Tempo">
       <Count aria-label={isTimed(dose) ? "Seconds" : "Repetitions"}>
-        {tempo.status === "idle" ? 0 : isTimed(dose) ? tempo.workedS : tempo.repetitions}
+        {tempo.status === "idle" ? 0 : isTimed(dose) ? reading.workedS : reading.repetitions}
       </Count>
       <div>
         <Phase role="status" aria-live={isRunning ? "off" : "polite"}>
-          {words(session)}
+          {words(session, reading, restLeftS, countLeftS)}
         </Phase>
         <Bars aria-hidden>
           {parts.map(({ phase, lengthS }, i) =>
@@ -105,7 +118,7 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
         </Bars>
       </div>
       <Row>
-        {isAuto && (session.countLeftS !== null || (restLeftS !== null && restLeftS > 0)) && !isWaiting && (
+        {isAuto && (countLeftS !== null || (restLeftS !== null && restLeftS > 0)) && !isWaiting && (
           <Button onPress={session.wait}>Wait</Button>
         )}
         {allSetsDone && session.next && (

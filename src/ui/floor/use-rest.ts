@@ -2,8 +2,15 @@
 import { useEffect, useState } from "react";
 import { steadyMs } from "../outbox/clock";
 
-/** Seconds of rest left since a set ended; null when there is none to wait for. Negative never. */
-export function useRestLeftS(endedAt: string | null, restS: number): number | null {
+/** The rest after a set, from the moment it ended. */
+export interface Rest {
+  endedAt: string;
+  lengthS: number;
+}
+
+/** Seconds of rest left; null when there is none to wait for. Negative never. What shows it redraws itself alone. */
+export function useRestLeftS(rest: Rest | null): number | null {
+  const endedAt = rest?.endedAt ?? null;
   const [nowMs, setNowMs] = useState<number | null>(null);
   useEffect(() => {
     if (endedAt === null) return;
@@ -15,7 +22,7 @@ export function useRestLeftS(endedAt: string | null, restS: number): number | nu
       clearInterval(timer);
     };
   }, [endedAt]);
-  if (endedAt === null || nowMs === null) return null;
-  const leftS = restS - (nowMs - Date.parse(endedAt)) / 1000;
+  if (rest === null || nowMs === null) return null;
+  const leftS = rest.lengthS - (nowMs - Date.parse(rest.endedAt)) / 1000;
   return leftS > 0 ? leftS : 0;
 }

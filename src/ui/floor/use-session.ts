@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { FootShare } from "../../core/floor/told";
 import { v4 as newUuid } from "uuid";
 import { variationById } from "../../core/catalogue/catalogue";
+import { dropCount, settingOfSet } from "../../core/dose/dose";
 import type { Dose } from "../../core/catalogue/variation";
 import type { FitContext } from "../../core/fit/context";
 import { type Stepped, easeOnce } from "../../core/fit/step";
@@ -22,9 +23,7 @@ import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Owner } from "../outbox/event-store";
 import type { FloorItem, FloorPlan, FloorSession } from "./floor-session";
-import { useAutoStart } from "./use-auto-start";
 import { useFloorEvents } from "./use-floor-events";
-import { useRestLeftS } from "./use-rest";
 import { useTempo } from "./use-tempo";
 
 /** From here on a fault is one of the set's last third: strength or fatigue. Source: handbook F, views. */
@@ -37,7 +36,7 @@ const SIGN_OF: Partial<Record<SetEnd, WarningSign>> = { spreading: "spreading-pa
 const orderOf = (items: readonly FloorItem[], moves: FloorState["moves"]): OrderedItem[] =>
   items.map((item) => {
     const { setCount } = placeNow({ ...item, setCount: item.dose.setCount }, item.itemId, moves);
-    return { itemId: item.itemId, setCount, restS: item.dose.restS, inTurn: item.inTurn };
+    return { itemId: item.itemId, setCount, restS: item.dose.restS, inTurn: item.inTurn, dropCount: dropCount({ ...item.dose, setCount }) };
   });
 
 /** Those planned and those added on the floor, in the order of the day. */
@@ -60,7 +59,7 @@ export function useSession(
   plan: FloorPlan,
   given: FitContext,
   told: { known: readonly FloorEvent[]; owner: Owner },
-  options: { isMuted: boolean; isAuto: boolean; limitScore: number },
+  options: { isMuted: boolean; limitScore: number },
 ): FloorSession {
   const { sessionId } = plan;
   const log = useFloorEvents(sessionId, told.known, told.owner);
@@ -83,7 +82,7 @@ export function useSession(
   const ownDose = swapped?.dose ?? item.dose;
   const sets = state.sets.filter((set) => set.itemId === itemId);
   const dose = useMemo(() => ({ ...doseLeft(ownDose, sets.length, isMoved), setCount }), [ownDose, sets.length, isMoved, setCount]);
-  const setting = dose.mixed?.setting ?? now.setting;
+  const setting = useMemo(() => dose.mixed?.setting ?? settingOfSet(dose, now.setting, sets.length), [dose, now.setting, sets.length]);
   const rung = useMemo(() => ({ variationId, setting: now.setting }), [variationId, now.setting]);
   const place = useMemo(() => ({ variationId, setting }), [variationId, setting]);
   const variation = variationById(variationId);
@@ -104,8 +103,7 @@ export function useSession(
   // after a set that asks, nothing counts down until it is answered
   const lastOfAll = state.sets.at(-1);
   const isResting = isIdle && next !== null && lastOfAll && asking === null && !isOver;
-  const restLeftS = useRestLeftS(isResting ? lastOfAll.endedAt : null, restAfterS(order, state));
-  const countLeftS = useAutoStart({ isOn: options.isAuto, restLeftS, isHeld, count: tempo.count, start: () => tempo.start(0) });
+  const rest = isResting ? { endedAt: lastOfAll.endedAt, lengthS: restAfterS(order, state) } : null;
 
   const feet = useRef<(() => FootShare | null) | null>(null);
   const watchFeet = useCallback((read: (() => FootShare | null) | null) => {
@@ -118,7 +116,7 @@ export function useSession(
 
   const saveSet = (painScore: number | null, endedBy: SetEnd): void => {
     isSetOpen.current = false; // before any render: a second tap corrects, it does not add
-    const { repetitions, workedS } = tempo;
+    const { repetitions, workedS } = tempo.read();
     const lateFaults = late.filter((fault) => seen.includes(fault));
     const foot = feet.current?.() ?? null;
     const told = { ...(lateFaults.length > 0 ? { lateFaults } : {}), ...(foot ? { foot } : {}) };
@@ -171,8 +169,8 @@ export function useSession(
     sets,
     easing,
     faults: isIdle ? (lastSet?.faults ?? []) : seen,
-    restLeftS,
-    countLeftS,
+    rest,
+    isHeld,
     isWaiting,
     wait: () => setWaiting(true),
     lastSet,
@@ -260,7 +258,7 @@ export function useSession(
         list.includes(fault) ? list.filter((other) => other !== fault) : [...list, fault];
       if (isSetOpen.current) {
         setSeen(toggled);
-        if (tempo.repetitions >= LATE_FROM * dose.repetitionsHigh) setLate((all) => [...all, fault]);
+        if (tempo.read().repetitions >= LATE_FROM * dose.repetitionsHigh) setLate((all) => [...all, fault]);
       } else correct({ faults: toggled(lastOf()?.faults ?? []) });
     },
     ease,

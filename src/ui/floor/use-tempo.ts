@@ -1,5 +1,5 @@
 "use client";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useReducer, useRef, useState } from "react";
 import type { Dose, Variation } from "../../core/catalogue/variation";
 import { steadyMs } from "../outbox/clock";
 import { COUNT_IN_S, toSchedule } from "../../core/dose/beats";
@@ -17,24 +17,42 @@ interface Running {
 const keyOf = (sessionId: string): string => `ponderis-running-${sessionId}`;
 
 function readRunning(sessionId: string): Running | null {
-  const kept = sessionStorage.getItem(keyOf(sessionId));
+  const kept = typeof sessionStorage === "undefined" ? null : sessionStorage.getItem(keyOf(sessionId)); // none while the server draws
   return kept ? (JSON.parse(kept) as Running) : null;
 }
 
 const LOOK_EVERY_MS = 100;
-const isOver = (dose: Dose, startedAtMs: number): boolean =>
-  (steadyMs() - startedAtMs) / 1000 >= dose.repetitionsHigh * repetitionS(dose) - 0.05;
+const goalS = (dose: Dose): number => dose.repetitionsHigh * repetitionS(dose);
+const isOver = (dose: Dose, startedAtMs: number): boolean => (steadyMs() - startedAtMs) / 1000 >= goalS(dose) - 0.05;
 
-export interface Tempo {
-  status: "idle" | "running" | "stopped" | "done";
-  /** The item whose set is under way. */
-  itemId: string | null;
+/** How far a set is. */
+export interface Reading {
   moment: TempoMoment;
   repetitions: number;
   /** Seconds of the set so far. */
   workedS: number;
   /** Seconds still counted before the first repetition. */
   countInS: number;
+}
+
+function readingOf(running: Running | null, isDone: boolean, dose: Dose, startsBy: Variation["startsBy"]): Reading {
+  const sinceS = running === null ? 0 : isDone ? goalS(dose) : (running.stoppedS ?? (steadyMs() - running.startedAtMs) / 1000);
+  const elapsedS = Math.min(goalS(dose), Math.max(0, sinceS));
+  const moment = tempoMoment(dose, startsBy, Math.min(elapsedS, goalS(dose) - 1e-6));
+  return {
+    moment,
+    repetitions: elapsedS >= goalS(dose) ? dose.repetitionsHigh : moment.repetitions,
+    workedS: Math.round(elapsedS),
+    countInS: running?.stoppedS === null && sinceS < 0 ? Math.ceil(-sinceS) : 0,
+  };
+}
+
+export interface Tempo {
+  status: "idle" | "running" | "stopped" | "done";
+  /** The item whose set is under way. */
+  itemId: string | null;
+  /** How far the set is now. What shows it asks on every frame, and redraws itself alone: `useReading`. */
+  read: () => Reading;
   /** Counted in by three, or at once where somebody counted already. */
   start: (countInS?: number) => void;
   stop: () => void;
@@ -43,41 +61,44 @@ export interface Tempo {
   count: () => void;
 }
 
+/** How far the set is, frame by frame while it runs. */
+export function useReading({ status, read }: Pick<Tempo, "status" | "read">): Reading {
+  const [, redraw] = useReducer((frames: number) => frames + 1, 0);
+  useEffect(() => {
+    if (status !== "running") return;
+    let frame = requestAnimationFrame(function tick() {
+      redraw();
+      frame = requestAnimationFrame(tick);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [status]);
+  return read();
+}
+
 /** Counts a set by its tempo, by sight and by sound. It is done at the top of the repetition range. */
 export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy: Variation["startsBy"], isMuted: boolean): Tempo {
-  const [running, setRunning] = useState<Running | null>(null);
-  const [nowMs, setNowMs] = useState(0);
+  const [running, setRunning] = useState(() => readRunning(sessionId)); // one page, one session
+  const [isDone, setDone] = useState(false);
   const tones = useRef(new Tones());
   const { voice } = useBeside();
-  const goalS = dose.repetitionsHigh * repetitionS(dose);
-  const sinceS = running === null ? 0 : (running.stoppedS ?? (nowMs - running.startedAtMs) / 1000);
-  const elapsedS = Math.min(goalS, Math.max(0, sinceS));
-  const isDone = running !== null && elapsedS >= goalS;
   const isRunning = running !== null && running.stoppedS === null && !isDone;
-  const moment = tempoMoment(dose, startsBy, Math.min(elapsedS, goalS - 1e-6));
 
   const keep = useCallback(
     (next: Running | null) => {
       if (next) sessionStorage.setItem(keyOf(sessionId), JSON.stringify(next));
       else sessionStorage.removeItem(keyOf(sessionId));
-      setNowMs(steadyMs());
+      setDone(false);
       setRunning(next);
     },
     [sessionId],
   );
-  useEffect(() => {
-    const kept = readRunning(sessionId);
-    if (kept) keep(kept);
-  }, [sessionId, keep]);
-  useEffect(() => {
-    if (!isRunning) return;
-    let frame = requestAnimationFrame(function tick() {
-      setNowMs(steadyMs());
-      frame = requestAnimationFrame(tick);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [isRunning]);
   const startedAtMs = isRunning ? running.startedAtMs : null;
+  const lengthS = goalS(dose);
+  useEffect(() => {
+    if (startedAtMs === null) return;
+    const end = setTimeout(() => setDone(true), startedAtMs + lengthS * 1000 - steadyMs());
+    return () => clearTimeout(end);
+  }, [startedAtMs, lengthS]);
   useEffect(() => {
     if (startedAtMs === null || isMuted) return;
     const ear = tones.current;
@@ -100,17 +121,15 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
     if (!isMuted) tones.current.put("count", 0, voice);
   }, [isMuted, voice]);
 
+  const read = useCallback(() => readingOf(running, isDone, dose, startsBy), [running, isDone, dose, startsBy]);
   return {
     status: running === null ? "idle" : isDone ? "done" : running.stoppedS === null ? "running" : "stopped",
     itemId: running?.itemId ?? null,
-    moment,
-    repetitions: isDone ? dose.repetitionsHigh : moment.repetitions,
-    workedS: Math.round(elapsedS),
-    countInS: isRunning && sinceS < 0 ? Math.ceil(-sinceS) : 0,
+    read,
     start: (countInS = COUNT_IN_S) =>
       // going on after a stop is not counted in: the set stands where it stopped
       keep({ itemId, startedAtMs: steadyMs() + (running ? -(running.stoppedS ?? 0) : countInS) * 1000, stoppedS: null }),
-    stop: () => running && running.stoppedS === null && keep({ ...running, stoppedS: elapsedS }),
+    stop: () => isRunning && keep({ ...running, stoppedS: Math.max(0, (steadyMs() - running.startedAtMs) / 1000) }),
     clear: () => keep(null),
     count,
   };

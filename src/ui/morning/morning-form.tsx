@@ -7,16 +7,15 @@ import { WARNING_SIGNS } from "../../core/limits/clinician";
 import { type MorningTold, STIFF_MIN } from "../../core/progress/morning";
 import type { ResponseFact } from "../../core/record/record";
 import { PainPad } from "../floor/pain-pad";
-import { type SwellingAnswer, SwellingField } from "../floor/swelling-field";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField, Disclosed, TextField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
-import { Stack } from "../kit/layout";
+import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { warningText } from "../text/decision-text";
 
-/** How each joint answered: pain, swelling, and any warning sign. Given an answer already, it corrects it. */
+/** How each joint answered: pain, any warning sign, and swelling, whose answer saves it: two taps where nothing else is to be told. Given an answer already, it corrects it. */
 export function MorningForm(props: {
   clientId: string;
   sessionId: string;
@@ -28,23 +27,21 @@ export function MorningForm(props: {
   const [pains, setPains] = useState<Readonly<Record<string, number>>>(() =>
     Object.fromEntries((answered?.pains ?? []).map(({ complaintId, painScore }) => [complaintId, painScore])),
   );
-  const [swollen, setSwollen] = useState<SwellingAnswer | null>(answered ? (answered.newSwelling ? "yes" : "no") : null);
   const [underRelief, setUnderRelief] = useState(answered?.underRelief === true);
   const [told, setTold] = useState<MorningTold>(answered?.told ?? {});
   const [signs, setSigns] = useState<readonly string[]>(answered?.warningSigns ?? []);
   const { take, isTaking, problem } = useStep();
   const said = complaints.flatMap(({ id }) => (pains[id] === undefined ? [] : [{ complaintId: id, painScore: pains[id] }]));
+  const isSaid = said.length === complaints.length;
+  const save = (newSwelling: boolean): void => {
+    const morning = { sessionId, pains: said, newSwelling, underRelief, told, warningSigns: [...signs] };
+    take(
+      (stepId) => answerMorningAction(clientId, morning, stepId),
+      () => onDone?.(),
+    );
+  };
   return (
-    <Form
-      onSubmit={(event) => {
-        event.preventDefault();
-        const morning = { sessionId, pains: said, newSwelling: swollen === "yes", underRelief, told, warningSigns: [...signs] };
-        take(
-          (stepId) => answerMorningAction(clientId, morning, stepId),
-          () => onDone?.(),
-        );
-      }}
-    >
+    <Form onSubmit={(event) => event.preventDefault()}>
       <Stack $gap={16}>
         {complaints.map(({ id, words, painLimitScore }) => {
           const label = complaints.length > 1 ? `Pain this morning: ${words}` : "Pain this morning";
@@ -60,7 +57,6 @@ export function MorningForm(props: {
             </div>
           );
         })}
-        <SwellingField value={swollen} onChange={setSwollen} />
         <CheckField label="Told under more pain relief than usual" isSelected={underRelief} onChange={setUnderRelief} />
         <Disclosed label={Object.keys(told).length > 0 ? "What else was told" : "Stiffness, sleep, muscles, a word"}>
           <Stack $gap={10}>
@@ -112,9 +108,21 @@ export function MorningForm(props: {
           ))}
         </div>
         <Problem text={problem} />
-        <Button type="submit" $tone="primary" isDisabled={isTaking || said.length < complaints.length || swollen === null}>
-          Save the morning
-        </Button>
+        <div role="group" aria-label="More swollen than usual?">
+          <p style={{ marginBottom: 6 }}>
+            <strong>More swollen than usual?</strong> The answer saves the morning
+            {answered && `; it was ${answered.newSwelling ? "yes" : "no"} before`}
+            {!isSaid && ", once the pain is said"}.
+          </p>
+          <Row>
+            <Button $tone="primary" isDisabled={isTaking || !isSaid} onPress={() => save(false)}>
+              No: save the morning
+            </Button>
+            <Button isDisabled={isTaking || !isSaid} onPress={() => save(true)}>
+              Yes: save the morning
+            </Button>
+          </Row>
+        </div>
       </Stack>
     </Form>
   );

@@ -1,6 +1,7 @@
 "use client";
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { EventRefusal, FloorEvent } from "../../core/floor/events";
+import type { PictureSaid } from "../../core/floor/picture";
 import { type Sealed, seal, unseal } from "./seal";
 
 /** An event on this device, and what the studio has said of it. */
@@ -21,7 +22,16 @@ interface FloorSchema extends DBSchema {
   probe: { key: string; value: number };
   locked: { key: number; value: Sealed };
   keys: { key: string; value: CryptoKey };
+  pictures: { key: string; value: TabletPicture };
 }
+/** A picture of a repetition that its client has not agreed to yet: on this tablet alone. */
+export interface TabletPicture extends PictureSaid {
+  clientId: string;
+  /** A JPEG as a data address. */
+  jpeg: string;
+}
+/** What is locked while its person is signed out; before there were pictures it was the events alone. */
+type Locked = { events: FloorSchema["events"]["value"][]; pictures: TabletPicture[] };
 
 const PATIENCE_MS = 3000;
 const KEPT_DAYS = 3;
@@ -50,7 +60,7 @@ export class EventStore {
       this.opened = null; // the next call opens it anew
     };
     this.opened ??= within(
-      openDB<FloorSchema>(this.name, 2, {
+      openDB<FloorSchema>(this.name, 3, {
         upgrade: (db, from) => {
           if (from < 1) {
             const store = db.createObjectStore("events");
@@ -59,8 +69,11 @@ export class EventStore {
             store.createIndex("sequence", "event.sequence");
             db.createObjectStore("probe");
           }
-          db.createObjectStore("locked", { autoIncrement: true });
-          db.createObjectStore("keys");
+          if (from < 2) {
+            db.createObjectStore("locked", { autoIncrement: true });
+            db.createObjectStore("keys");
+          }
+          db.createObjectStore("pictures");
         },
         terminated: forget,
         blocking: forget,
@@ -134,16 +147,30 @@ export class EventStore {
     });
   }
 
+  putPicture(picture: TabletPicture): Promise<void> {
+    return this.with(async (db) => {
+      await db.put("pictures", picture, picture.id);
+    });
+  }
+  picturesOf(clientId: string): Promise<TabletPicture[]> {
+    return this.with(async (db) => (await db.getAll("pictures")).filter((each) => each.clientId === clientId));
+  }
+  dropPicture(id: string): Promise<void> {
+    return this.with((db) => db.delete("pictures", id));
+  }
+
   /** Gives back what was locked, and keeps the key for the next locking. What another key has locked stays as it is. */
   unlock(key: CryptoKey): Promise<void> {
     return this.with(async (db) => {
       await db.put("keys", key, KEY);
       for (const id of await db.getAllKeys("locked")) {
         const sealed = await db.get("locked", id);
-        const all = sealed && ((await unseal(key, sealed).catch(() => null)) as FloorSchema["events"]["value"][] | null);
+        const all = sealed && ((await unseal(key, sealed).catch(() => null)) as Locked | Locked["events"] | null);
         if (!all) continue;
-        const write = db.transaction(["events", "locked"], "readwrite", { durability: "strict" });
-        for (const kept of all) void write.objectStore("events").put(kept, kept.event.id);
+        const { events, pictures } = Array.isArray(all) ? { events: all, pictures: [] } : all;
+        const write = db.transaction(["events", "pictures", "locked"], "readwrite", { durability: "strict" });
+        for (const kept of events) void write.objectStore("events").put(kept, kept.event.id);
+        for (const picture of pictures) void write.objectStore("pictures").put(picture, picture.id);
         void write.objectStore("locked").delete(id);
         await write.done;
       }
@@ -153,10 +180,11 @@ export class EventStore {
   /** Erases what the studio has, and locks what it has not. Where nothing can be locked, that stays as it is. */
   lock(): Promise<void> {
     return this.with(async (db) => {
-      const [key, all] = [await db.get("keys", KEY), await db.getAll("events")];
-      const unsent = all.filter(({ state }) => state !== "sent");
-      const sealed = key && unsent.length > 0 ? await seal(key, unsent) : null;
-      const write = db.transaction(["events", "locked", "keys"], "readwrite", { durability: "strict" });
+      const [key, all, pictures] = [await db.get("keys", KEY), await db.getAll("events"), await db.getAll("pictures")];
+      const locked: Locked = { events: all.filter(({ state }) => state !== "sent"), pictures };
+      const sealed = key && locked.events.length + pictures.length > 0 ? await seal(key, locked) : null;
+      const write = db.transaction(["events", "pictures", "locked", "keys"], "readwrite", { durability: "strict" });
+      if (sealed) void write.objectStore("pictures").clear();
       for (const { event, state } of all) if (sealed || state === "sent") void write.objectStore("events").delete(event.id);
       if (sealed) void write.objectStore("locked").add(sealed);
       void write.objectStore("keys").delete(KEY);

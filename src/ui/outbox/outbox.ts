@@ -45,7 +45,7 @@ function deviceId(): string {
  * tablet's store, then in the studio, and is forgotten nowhere before the studio has named it. One tab sends at a time.
  */
 export class Outbox {
-  private readonly store: EventStore;
+  readonly store: EventStore;
   private readonly device = deviceId();
   private readonly channel = new BroadcastChannel("ponderis-outbox");
   /** Unsent events this page knows of, by id. */

@@ -9,7 +9,7 @@ import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Soft } from "../kit/layout";
 import { MoreMenu } from "../kit/menu";
-import { settingText } from "../text/lever-text";
+import { settingText, unlikeSetsText } from "../text/lever-text";
 import { elsewhereText, itemDoseText, partName, tempoText } from "../text/plan-text";
 import { secondsText } from "../text/quantity-text";
 import { color, font, media, size } from "../theme/tokens";
@@ -104,6 +104,7 @@ function ItemLine({
       </span>
       <span className="dose">
         {itemDoseText(item)}
+        {unlikeSetsText(item.dose, units)}
         <br />
         <Soft>{tempoText(item.dose, row.startsBy)}</Soft>
       </span>

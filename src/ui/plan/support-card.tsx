@@ -3,12 +3,9 @@ import { variationById } from "../../core/catalogue/catalogue";
 import type { SessionItem } from "../../core/session/session";
 import { type LeverId, LEVERS } from "../../core/templates/lever";
 import { GRAVITY_MPS2, type UnitSystem } from "../../core/units";
-import { fadePlan } from "../../core/week/forecast";
+import { FADE_WEEKS, fadePlan } from "../../core/week/forecast";
 import { Card, Soft, Stack, Title } from "../kit/layout";
 import { handText, percentText } from "../text/quantity-text";
-
-/** Even parts given back a week, so that nothing is held after five: 50, 40, 30 % of body weight. */
-const FADE_WEEKS = 5;
 
 /** What hands, pole, rail or strap still carry, and how it is given back week by week; a week that hurt repeats. */
 export function SupportCard({

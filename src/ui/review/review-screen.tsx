@@ -15,6 +15,7 @@ import { decisionReasonText, moveText, responseText } from "../text/decision-tex
 import { changeText, leverName, leverValueText } from "../text/lever-text";
 import { color } from "../theme/tokens";
 import { CorrectSession } from "./correct-session";
+import { PicturesCard, type PictureShown } from "./pictures-card";
 import type { CorrectableSession, DecidedOn, KeptByHand, ReviewRow } from "./review-rows";
 
 const ReviewChart = dynamic(() => import("./review-chart"), { ssr: false, loading: () => <div style={{ height: 330 }} /> });
@@ -61,6 +62,7 @@ export interface ReviewScreenProps {
   sessions: readonly CorrectableSession[];
   complaints: readonly Complaint[];
   limits: readonly Limit[];
+  pictures: readonly PictureShown[];
   units: UnitSystem;
 }
 
@@ -178,6 +180,7 @@ export function ReviewScreen(props: ReviewScreenProps) {
             </Scroll>
           </Card>
         </Columns>
+        <PicturesCard clientId={clientId} pictures={props.pictures} />
       </Stack>
       <CorrectSession
         clientId={clientId}

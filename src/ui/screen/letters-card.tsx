@@ -4,15 +4,13 @@ import { useState } from "react";
 import { FileTrigger, Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
 import type { Day } from "../../core/day";
-import type { Issue } from "../../core/reasons";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
+import { sendFile } from "../kit/send-file";
 import { DayField } from "../limits/day-field";
 import { dayText } from "../text/day-text";
-import { issueText } from "../text/issue-text";
-import { refusalText } from "../text/refusal-text";
 
 export interface LetterShown {
   id: string;
@@ -20,20 +18,6 @@ export interface LetterShown {
   by: string;
   mediaType: string;
 }
-type Answer = { ok: true } | { issues: Issue[] } | { refusal: { code: string } };
-
-/** Sends a letter's bytes; what goes wrong is said in words. Null when it is kept. */
-async function send(clientId: string, id: string, file: File, said: { day: Day | null; by: string }): Promise<string | null> {
-  const query = new URLSearchParams({ by: said.by, ...(said.day ? { day: said.day } : {}) });
-  const headers = { "content-type": "application/octet-stream" };
-  const response = await fetch(`/api/letters/${clientId}/${id}?${query}`, { method: "POST", headers, body: file }).catch(() => null);
-  if (!response) return "Not confirmed: the studio does not answer. Nothing you entered is lost; sending it once more counts once.";
-  const answer = (await response.json().catch(() => null)) as Answer | null;
-  if (response.ok) return null;
-  if (answer && "issues" in answer) return answer.issues.map(issueText).join(" ");
-  return refusalText(answer && "refusal" in answer ? answer.refusal : { code: response.status === 413 ? "too-large" : "" });
-}
-
 /** The clinician's own words: letters as pictures or PDFs, private to the studio. */
 export function LettersCard({ clientId, letters }: { clientId: string; letters: readonly LetterShown[] }) {
   const router = useRouter();
@@ -46,7 +30,7 @@ export function LettersCard({ clientId, letters }: { clientId: string; letters: 
   const submit = async (): Promise<void> => {
     if (!file) return setProblem("Choose the letter first.");
     setSending(true);
-    const wrong = await send(clientId, id, file, { day, by });
+    const wrong = await sendFile(`/api/letters/${clientId}/${id}`, { by, ...(day ? { day } : {}) }, file);
     setSending(false);
     setProblem(wrong);
     if (wrong !== null) return;

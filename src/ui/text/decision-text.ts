@@ -1,3 +1,4 @@
+import { variationById } from "../../core/catalogue/catalogue";
 import type { UnitSystem } from "../../core/units";
 import type { Limit } from "../../core/limits/limit";
 import type { DecisionMove, DecisionReason } from "../../core/progress/decide";
@@ -126,6 +127,12 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       return `${reason.count} holds running: look for the cause, not for more of the same.`;
     case "sharp-marks":
       return `${reason.count} sets of this exercise ended with sharp pain: leave it, and take another on Fit or Plan.`;
+    case "support-standing":
+      return `Support stands at ${percentText(reason.nowFraction)} of body weight after ${reason.weeks} weeks; given back week by week it would be ${reason.dueFraction > 0 ? percentText(reason.dueFraction) : "none"} by now. Of all that could be made harder, give this back first.`;
+    case "block-over":
+      return reason.toVariationId
+        ? `${reason.weeks} weeks at this one: its turn is over, and next comes ${variationById(reason.toVariationId).name.toLowerCase()}.`
+        : `${reason.weeks} weeks at this one: its turn is over, and the next of them is not open here, so it stays.`;
     case "ceiling-proposed":
       return "Its mornings say more is taken calmly: a higher ceiling is proposed under Limits, for you to confirm.";
     default:

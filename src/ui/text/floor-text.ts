@@ -1,5 +1,6 @@
 import type { Variation } from "../../core/catalogue/variation";
 import type { SetEnd } from "../../core/floor/events";
+import type { View } from "../../core/floor/picture";
 import type { BuildRefusal, HandRule } from "../../core/progress/on-floor";
 import type { Hint } from "../../core/floor/hint";
 import type { BodyPlace, Moment, PainKind, Told } from "../../core/floor/told";
@@ -19,6 +20,7 @@ export const END_NAMES: Readonly<Record<SetEnd, string>> = {
   "form-lost": "Form lost",
   "warning-sign": "Warning sign",
 };
+export const viewText: Readonly<Record<View, string>> = { front: "from the front", side: "from the side", behind: "from behind" };
 export const KIND_NAMES: Readonly<Record<PainKind, string>> = {
   "muscle-work": "muscle at work",
   strain: "strain",

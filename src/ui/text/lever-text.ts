@@ -1,6 +1,7 @@
 import type { UnitSystem } from "../../core/units";
 import type { Equipment } from "../../core/catalogue/equipment";
 import type { Dose } from "../../core/catalogue/variation";
+import { dropCount } from "../../core/dose/dose";
 import { type Assembled, measuredBy } from "../../core/fit/assemble";
 import type { Change, LeverChange } from "../../core/fit/tread";
 import { LEVER_IDS, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
@@ -95,8 +96,14 @@ export function settingText(setting: Setting, units: UnitSystem): string {
   return said.join(", ");
 }
 
-/** "the first set at seat 46 cm", of a dose whose sets are mixed; nothing of any other. */
-export function mixedText({ mixed }: Pick<Dose, "mixed">, units: UnitSystem): string {
+/** "the first set at seat 46 cm", "the last two at once with 24 kg, 20 kg", of a dose whose sets are not all alike. */
+export function unlikeSetsText(dose: Pick<Dose, "setCount" | "mixed" | "drops">, units: UnitSystem): string {
+  const { mixed, drops } = dose;
+  const dropping = drops?.values.slice(0, dropCount(dose)) ?? [];
+  if (drops && dropping.length > 0) {
+    const said = dropping.map((value) => leverValueText(drops.lever, value, units)).join(", ");
+    return `; ${dropping.length === 1 ? "the last set" : `the last ${dropping.length} sets`} at once with ${said}`;
+  }
   if (!mixed) return "";
   return `; ${mixed.setCount === 1 ? "the first set at" : `the first ${mixed.setCount} sets at`} ${settingText(mixed.setting, units)}`;
 }

@@ -26,6 +26,8 @@ const PLAIN: Readonly<Record<string, string>> = {
   "no-such-protocol": "There is no such measurement on this side.",
   "screen-before-effort": "Nothing that tires is measured before the questions under Screen are answered.",
   "too-many-letters": "There are a hundred letters of this client already.",
+  "too-many-pictures": "There are a hundred pictures of this client already: erase some under Review.",
+  "not-a-picture": "This is no picture that can be read. Take it again.",
   "not-a-letter": "This is neither a picture nor a PDF that can be read. Take the picture again, or save the letter as PDF.",
   "too-large": "This file is too large: at most 8 MB.",
   "too-early-for-one-leg": "So soon after surgery nothing is measured with the whole weight on one leg.",

@@ -4,20 +4,19 @@ import { conditionIds } from "../../../../core/assess/pick";
 import { variationById } from "../../../../core/catalogue/catalogue";
 import { OWN_DAY } from "../../../../core/fit/daily";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
+import { painfulWeeks } from "../../../../core/record/history";
 import type { ClientRecord, RungFact } from "../../../../core/record/record";
 import type { UnitSystem } from "../../../../core/units";
-import { buildSession } from "../../../../core/session/build";
-import { blockStart, laidFrom } from "../../../../core/session/plan";
+import { blockStart } from "../../../../core/session/plan";
 import {
   builtSince,
   dailyLoads,
   doneSets,
-  painfulWeeks,
+  firstProgramme,
   programmeNow,
   strengthTrends,
   trainedDays,
   usualAsked,
-  usualWeek,
   wayToGoal,
 } from "../../../../core/record/programme";
 import type { Pattern } from "../../../../core/catalogue/variation";
@@ -84,24 +83,12 @@ export default async function PlanPage({ params }: Props) {
   const kept = programmeNow(record);
   const doneDays = trainedDays(record);
   const count = (answer: "calm" | "noticed" | "flare"): number => record.responses.filter((each) => each.class === answer).length;
-  const make = () => {
-    const { items, rounds } = buildSession(context, asked);
-    const draft = {
-      minutes: asked.minutes,
-      purpose: asked.purpose,
-      skeletonId: null,
-      weak: asked.weak,
-      weakSide: asked.weakSide,
-      rounds,
-      items,
-      ...usualWeek(record),
-      laid: [],
-      note: "",
-      improvement: "",
-    };
-    return { ...draft, laid: laidFrom(draft, context.school, doneDays, today) };
-  };
-  const { day: _day, sequence: _sequence, keptAt: _keptAt, ...first } = kept ?? { day: today, sequence: 0, keptAt: "", ...make() };
+  const {
+    day: _day,
+    sequence: _sequence,
+    keptAt: _keptAt,
+    ...first
+  } = kept ?? { day: today, sequence: 0, keptAt: "", ...firstProgramme(record, context, today) };
   const goal = goalOf(record, context.subject);
   const way = goal && wayToGoal(record, goal);
   return (

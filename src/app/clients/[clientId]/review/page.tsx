@@ -1,3 +1,7 @@
+import { plannedOf } from "../../../../core/record/history";
+import { readStudio } from "../../../../data/orm";
+import { listPictures } from "../../../../data/repos/picture.repo";
+import { itemName } from "../../../../ui/text/item-text";
 import { REVIEW_SESSIONS } from "../../../../data/repos/record.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
@@ -6,8 +10,14 @@ import { ReviewScreen } from "../../../../ui/review/review-screen";
 
 export default async function ReviewPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const { unitSystem } = await requireSignedIn();
+  const { scope, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId, REVIEW_SESSIONS);
+  const pictures = await readStudio(scope.studioId, (em) => listPictures(scope, em, clientId));
+  const nameOf = (of: string): string => {
+    const item = record.sessions.flatMap(({ items }) => items).find(({ id }) => id === of);
+    const planned = item && plannedOf(record, item);
+    return planned ? itemName(planned.rung) : "Another exercise";
+  };
   return (
     <ReviewScreen
       clientId={clientId}
@@ -17,6 +27,7 @@ export default async function ReviewPage({ params }: { params: Promise<{ clientI
       sessions={sessionsToCorrect(record)}
       complaints={record.complaints}
       limits={record.limits}
+      pictures={pictures.map((picture) => ({ ...picture, name: nameOf(picture.itemId) }))}
       units={unitSystem}
     />
   );

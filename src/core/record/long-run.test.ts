@@ -1,0 +1,52 @@
+import { describe, expect, test } from "vitest";
+import { variationByCode } from "../catalogue/catalogue";
+import { nFromKgf } from "../units";
+import { fitContextOf } from "./derive";
+import { supportStanding, turnAfter } from "./long-run";
+import { answer, doneSession, plan, record, rung } from "./record.fixture";
+
+const MASS_KG = 74;
+const held = (id: string, day: string, kg: number) =>
+  rung(id, { day, variationId: "box-squat-pole", setting: { seatHeightM: 0.6, handForceN: nFromKgf(kg), shareFraction: 0.5 } });
+
+describe("support given back week by week", () => {
+  const rungs = [held("a", "2026-08-03", 10), held("b", "2026-08-10", 20), held("c", "2026-08-31", 18)];
+  const on = (today: string, responses = [answer(null, "2026-08-04")]) =>
+    supportStanding(record({ rungs, responses }), rungs[2]!, MASS_KG, today);
+
+  test("is counted from where it last rose, and kept up with in its first weeks", () => {
+    // 20 kg of 74 in five parts of 4: 20, 16, 12, 8, 4, none
+    expect(supportStanding(record({ rungs }), rungs[1]!, MASS_KG, "2026-08-12")).toBeNull();
+    expect(on("2026-08-31")).toMatchObject({ lever: "handForceN", weeks: 4 });
+    expect(on("2026-08-31")?.nowFraction).toBeCloseTo(18 / 74, 6);
+    expect(on("2026-08-31")?.dueFraction).toBeCloseTo(8 / 74, 6);
+    expect(on("2026-10-12")?.dueFraction).toBe(0);
+  });
+  test("waits for a week that hurt", () => {
+    const hurt = [answer(null, "2026-08-04"), answer(null, "2026-08-19", { class: "noticed" })];
+    expect(on("2026-08-31", hurt)?.dueFraction).toBeCloseTo(12 / 74, 6);
+  });
+  test("is nothing where nothing is held", () => {
+    expect(supportStanding(record(), rung("rung-1"), MASS_KG, "2026-10-12")).toBeNull();
+  });
+});
+
+describe("a row that takes turns", () => {
+  const L12 = variationByCode("L12")!;
+  const step = rung("step", { pattern: "step", variationId: L12.id, setting: { stepHeightM: 0.08 } });
+  const of = record({
+    rungs: [step],
+    prescriptions: [plan("steps", step.id, { dose: L12.dose })],
+    sessions: [
+      doneSession("s1", "2026-08-03", { prescriptionId: "steps" }),
+      doneSession("s2", "2026-08-10", { prescriptionId: "steps", sets: [] }),
+    ],
+  });
+  const after = (today: string) => turnAfter(of, fitContextOf(of, today)!, step, L12.dose, today);
+
+  test("is over after six whole weeks from the day it was first trained, not before", () => {
+    expect(after("2026-09-13")).toBeNull();
+    expect(after("2026-09-14")).toEqual({ weeks: 6, step: null }); // this knee has nothing of the next yet
+    expect(turnAfter(record(), fitContextOf(record(), "2027-10-10")!, rung("rung-1"), L12.dose, "2027-10-10")).toBeNull();
+  });
+});
