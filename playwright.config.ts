@@ -1,23 +1,24 @@
 import { defineConfig } from "@playwright/test";
 
+const port = Number(process.env["E2E_PORT"] ?? 4280);
+const address = `http://127.0.0.1:${port}`;
+
 export default defineConfig({
   testDir: "tests/e2e",
+  workers: 1,
   maxFailures: 4,
   retries: 1, // what passes the second time is printed as flaky, and is to be looked at
   timeout: 180_000, // a busy machine is slow, not wrong
   expect: { timeout: 20_000 },
   reporter: [["list"]],
   outputDir: "test-results",
-  projects: [
-    { name: "together", testIgnore: "durability.spec.ts" },
-    { name: "alone", testMatch: "durability.spec.ts", dependencies: ["together"] }, // it stops the database of all
-  ],
   use: {
+    baseURL: address,
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     screenshot: "only-on-failure",
     launchOptions: {
-      executablePath: "/usr/bin/chromium",
+      executablePath: "/usr/bin/chromium-headless-shell",
       // as root in a container there is no sandbox to be had; the rest keeps it off a closed network
       args: [
         "--no-sandbox",

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME|copydb FROM TO|dropdb NAME|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|psql
 # DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
 # a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
@@ -106,8 +106,7 @@ case "${1:-start}" in
   owner-url) url "$OWNER" "${2:-$DB_NAME}" ;;
   super-url) echo "postgresql://$SUPER@/${2:-$DB_NAME}?host=$SOCK&port=$PORT" ;; # for tests that look behind every policy
   createdb) ensure_db "$2" ;;
-  copydb) sql -qd postgres -c "create database \"$3\" template \"$2\" owner $OWNER" ;;
   dropdb) sql -qd postgres -c "drop database if exists \"$2\" with (force)" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME|copydb FROM TO|dropdb NAME|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|psql" >&2; exit 2 ;;
 esac

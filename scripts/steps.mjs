@@ -75,13 +75,6 @@ export async function startDatabase(name, { fast = false, reset = false, port })
       await db(['createdb', database], env)
       return urls(database)
     },
-    /** As many more of a database that nobody is connected to, its name with a number behind it. */
-    copies: async (database, count) => {
-      for (let i = 1; i <= count; i++) {
-        await db(['dropdb', `${database}_${i}`], env)
-        await db(['copydb', database, `${database}_${i}`], env)
-      }
-    },
     stop: () => db(['stop'], env),
     stopNow: () => spawnSync('bash', ['scripts/db.sh', 'stop'], { cwd: root, env: { ...process.env, ...env } }),
   }

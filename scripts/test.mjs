@@ -3,16 +3,15 @@
 import { existsSync } from 'node:fs'
 import { bin, buildApp, checkMachine, installPackages, leave, run, show, startDatabase, step, Stop } from './steps.mjs'
 
-const BROWSERS = 2
-const CHROMIUM = '/usr/bin/chromium'
+const CHROMIUM = '/usr/bin/chromium-headless-shell'
 const browserOnly = process.argv[2] === 'browser'
 const specs = browserOnly ? process.argv.slice(3) : []
 
 async function installChromium() {
   if (existsSync(CHROMIUM)) return 'already here'
-  if (process.getuid() !== 0) throw new Stop('Chromium is not installed. Ask an administrator to run: apt-get install chromium')
+  if (process.getuid() !== 0) throw new Stop('Chromium is not installed. Ask an administrator to run: apt-get install chromium-headless-shell')
   await run('apt-get', ['update', '-qq'])
-  await run('apt-get', ['install', '-y', '-qq', '-o', 'DPkg::Lock::Timeout=300', '--no-install-recommends', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' })
+  await run('apt-get', ['install', '-y', '-qq', '-o', 'DPkg::Lock::Timeout=300', '--no-install-recommends', 'chromium-headless-shell'], { DEBIAN_FRONTEND: 'noninteractive' })
 }
 
 async function checkSources(database) {
@@ -37,8 +36,7 @@ async function main() {
     const env = await database.fresh('ponderis_e2e')
     await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
     await step('Demo data', async () => { await run(bin('tsx'), ['src/data/demo/seed.ts'], env) })
-    await step('Copies', () => database.copies('ponderis_e2e', BROWSERS - 1)) // to each browser a studio of its own
-    await show(bin('playwright'), ['test', '--workers', String(BROWSERS), ...(specs.length > 0 ? ['--no-deps'] : []), ...specs], env)
+    await show(bin('playwright'), ['test', ...specs], env)
   } finally {
     await database.stop()
   }

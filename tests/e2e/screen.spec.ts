@@ -2,6 +2,8 @@ import type { Page } from "@playwright/test";
 import sharp from "sharp";
 import { answerScreen, expect, openClient, signIn, test } from "./studio";
 
+test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
+
 /** Days from today, as the date field takes them: day, month, year. */
 function daysOn(days: number): [day: string, month: string, year: string] {
   const date = new Date(Date.now() + days * 86_400_000);

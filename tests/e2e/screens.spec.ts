@@ -159,25 +159,32 @@ test("a cushion is measured once for the studio, and a thing that is none is ref
 });
 
 test("nothing hangs over the side of a tablet held upright or a phone", async ({ trainer: page }) => {
-  for (const [width, height] of [
-    [800, 1280],
-    [390, 844],
-  ] as const) {
-    await page.setViewportSize({ width, height });
-    await openClient(page, "Ansel Birk", "Fit");
-    const client = page.url().replace(/\/fit$/, "");
-    const pages = ["screen", "assess", "limits", "fit", "plan", "floor", "morning", "review", "school", "home-kit"].map(
-      (station) => `${client}/${station}`,
-    );
-    for (const station of [...pages, "/equipment", "/catalogue"]) {
-      await page.goto(station);
-      await page.waitForLoadState("networkidle");
+  await openClient(page, "Ansel Birk", "Fit");
+  const client = page.url().replace(/\/fit$/, "");
+  const pages = [
+    "screen",
+    "assess",
+    "limits",
+    "fit",
+    "plan",
+    "floor",
+    "morning",
+    "review",
+    "school",
+    "home-kit",
+    "model?show=band-squat",
+  ].map((station) => `${client}/${station}`);
+  for (const station of [...pages, "/equipment", "/catalogue"]) {
+    await page.goto(station);
+    await page.waitForLoadState("networkidle");
+    for (const [width, height] of [
+      [800, 1280],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
       const overhang = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect([station, width, overhang <= 1]).toEqual([station, width, true]);
     }
-    await page.goto(`${client}/model?show=band-squat`);
-    await page.waitForLoadState("networkidle");
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(1);
   }
 });
 

@@ -1,12 +1,9 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
 import { fileURLToPath } from "node:url";
 
-/** The built application, started and killed by the tests themselves: some of them kill it on purpose. One for each browser, on a database of its own. */
+/** The built application, started and killed by the tests themselves: some of them kill it on purpose. */
 const root = fileURLToPath(new URL("../..", import.meta.url));
-const browser = Number(process.env["TEST_PARALLEL_INDEX"] ?? 0);
-export const port = Number(process.env["E2E_PORT"] ?? 4280) + browser;
-/** This browser's own database: the first has the one that was seeded, the others its copies. */
-export const own = (databaseUrl = ""): string => (browser === 0 ? databaseUrl : databaseUrl.replace(/\/(\w+)(?=\?|$)/, `/$1_${browser}`));
+export const port = Number(process.env["E2E_PORT"] ?? 4280);
 export const address = `http://127.0.0.1:${port}`;
 let server: ChildProcess | null = null;
 
@@ -38,7 +35,6 @@ export async function startServer(): Promise<void> {
     stdio: ["ignore", "ignore", "inherit"],
     env: {
       ...webEnvironment(),
-      DATABASE_URL: own(process.env["DATABASE_URL"]),
       NODE_ENV: "production",
       PORT: String(port),
       APP_URL: address,

@@ -17,10 +17,13 @@ export const HARMLESS_ENDS: readonly SetEnd[] = ["cramp", "form-lost"];
 export interface PerformedSet {
   repetitions: number;
   painScore: number | null;
+  /** Repetitions that were left; of work by the clock, seconds it could have gone on for. */
   leftInTank: number | null;
   /** Fault ids seen; none means clean. */
   faults: readonly string[];
   endedBy: SetEnd;
+  /** Seconds by its timer, where it ran. */
+  workedS?: number | null;
   /** What kind of pain it was; null where nobody said. Muscle work is no pain of a joint. */
   painKind?: PainKind | null;
   belly?: Belly | null;

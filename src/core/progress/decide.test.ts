@@ -8,7 +8,8 @@ import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
 import type { PerformedSet } from "../floor/events";
 import { nFromKgf } from "../units";
 import { steppedTo } from "./on-floor";
-import { decide, type DecisionInput, isAsPrescribed, nextOf, overruleRefusal, type SessionOutcome } from "./decide";
+import { decide, type DecisionInput, isAsPrescribed, nextOf, overruleRefusal, type SessionOutcome, shortfall, timeMarginS } from "./decide";
+import type { Dose } from "../catalogue/variation";
 
 const PLACE: Place = { variationId: "box-squat-pole", setting: { seatHeightM: 0.66, handForceN: nFromKgf(8), shareFraction: 0.5 } };
 const DOSE = variationById("box-squat-pole").dose;
@@ -344,5 +345,39 @@ describe("weeks of the same", () => {
     // earned or not, it is said; where the next is not open the same goes on
     expect(notes([good()], { turn })).toEqual(["earned-once", "block-over"]);
     expect(decide(input([good(), good()], { turn: { weeks: 6, step: null } })).next?.setting).toEqual(HERE.build?.tread.setting);
+  });
+});
+
+describe("work that is not counted in repetitions", () => {
+  const hold: Dose = { ...DOSE, setCount: 2, repetitionsLow: 1, repetitionsHigh: 1, tempo: { lowerS: 0, pauseS: 30, riseS: 0 } };
+  const held = (more: Partial<PerformedSet> = {}): PerformedSet => ({ ...goodSet, repetitions: 1, workedS: 30, ...more });
+  const ruleOf = (dose: Dose, ...sets: PerformedSet[]) => shortfall(good({ sets }), dose);
+
+  test("a hold passes with its seconds, and with a fifth more that it could have gone on for", () => {
+    expect(ruleOf(hold, held(), held({ leftInTank: 6 }))).toBeNull();
+    expect(ruleOf(hold, held(), held({ leftInTank: 5 }))).toEqual({ code: "could-go-on-short", leftS: 5, neededS: 6 });
+    expect(ruleOf(hold, held(), held())).toEqual({ code: "could-go-on-short", leftS: null, neededS: 6 });
+    expect(ruleOf(hold, held({ repetitions: 0, workedS: 21 }), held({ leftInTank: 9 }))).toEqual({
+      code: "time-short",
+      setNumber: 1,
+      workedS: 21,
+      goalS: 30,
+    });
+    expect([10, 90, 300].map((pauseS) => timeMarginS({ tempo: { lowerS: 0, pauseS, riseS: 0 } }))).toEqual([2, 18, 20]);
+  });
+
+  test("a drop set passes with the total of its drops, and its straight sets each for itself", () => {
+    const drops: Dose = { ...DOSE, setCount: 4, repetitionsHigh: 10, drops: { lever: "loadKg", values: [24, 20] } };
+    const done = (...counts: number[]) =>
+      counts.map((repetitions, i) => ({ ...goodSet, repetitions, ...(i === 3 ? { leftInTank: 4 } : {}) }));
+    expect(ruleOf(drops, ...done(10, 12, 10, 8))).toBeNull();
+    expect(ruleOf(drops, ...done(10, 11, 10, 8))).toEqual({
+      code: "repetitions-short",
+      setNumber: 4,
+      repetitions: 29,
+      goal: 30,
+      ofDrops: true,
+    });
+    expect(ruleOf(drops, ...done(9, 12, 10, 10))).toEqual({ code: "repetitions-short", setNumber: 1, repetitions: 9, goal: 10 });
   });
 });

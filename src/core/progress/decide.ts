@@ -1,5 +1,5 @@
 import type { Dose } from "../catalogue/variation";
-import { tryDose } from "../dose/dose";
+import { dropCount, isTimed, repetitionS, tryDose } from "../dose/dose";
 import type { FitReason, Judgement } from "../fit/judge";
 import type { Stepped } from "../fit/step";
 import type { Change, Tread } from "../fit/tread";
@@ -101,8 +101,11 @@ export type DecisionReason =
         | "rest-and-ask";
     }
   | { code: "sets-short"; setCount: number; targetSetCount: number }
-  | { code: "repetitions-short"; setNumber: number; repetitions: number; goal: number }
+  /** `ofDrops`: the drops of a set count together. */
+  | { code: "repetitions-short"; setNumber: number; repetitions: number; goal: number; ofDrops?: true }
+  | { code: "time-short"; setNumber: number; workedS: number; goalS: number }
   | { code: "tank-short"; repetitions: number; leftInTank: number | null; needed: number }
+  | { code: "could-go-on-short"; leftS: number | null; neededS: number }
   | { code: "form-not-clean"; faults: readonly string[] }
   | { code: "earned-once"; needed: number }
   | { code: "earned"; sessionCount: number; goal: number }
@@ -133,6 +136,10 @@ export interface Decision {
 }
 
 export const TANK_MARGIN = 2;
+/** Work by the clock: a fifth of it more, as two repetitions are of ten; no more is ever asked for. ◊ */
+const TIME_MARGIN = { fraction: 0.2, mostS: 20 } as const;
+export const timeMarginS = (dose: Pick<Dose, "tempo">): number =>
+  Math.min(TIME_MARGIN.mostS, Math.ceil(TIME_MARGIN.fraction * repetitionS(dose)));
 
 type Setback = { reason: DecisionReason; by: "stop" | "one" | "two" };
 
@@ -163,7 +170,6 @@ export function isAsPrescribed(
 
 /** The first thing that keeps a session from counting toward a build, or null when it counts. */
 export function shortfall({ sets, response, eased, uncounted, soreMuscles = false }: SessionOutcome, dose: Dose): DecisionReason | null {
-  const goal = dose.repetitionsHigh;
   if (response === null) return { code: "morning-missing" };
   if (response !== "calm") return { code: "noticed" };
   if (soreMuscles) return { code: "sore-muscles" };
@@ -172,15 +178,39 @@ export function shortfall({ sets, response, eased, uncounted, soreMuscles = fals
   if (sets.length < dose.setCount) return { code: "sets-short", setCount: sets.length, targetSetCount: dose.setCount };
   const unsaid = sets.findIndex(({ painScore }) => painScore === null);
   if (unsaid >= 0) return { code: "pain-not-recorded", setNumber: unsaid + 1 };
-  const shortSet = sets.findIndex(({ repetitions }) => !(repetitions >= goal));
-  if (shortSet >= 0) return { code: "repetitions-short", setNumber: shortSet + 1, repetitions: sets[shortSet]?.repetitions ?? 0, goal };
+  const tooFew = amountShort(sets, dose);
+  if (tooFew) return tooFew;
   const faults = [...new Set(sets.flatMap(faultsOf))];
   if (faults.length > 0) return { code: "form-not-clean", faults };
-  const last = sets.at(-1);
-  const tank = last?.leftInTank ?? null;
-  if (!last || tank === null || !(last.repetitions + tank >= goal + TANK_MARGIN))
-    return { code: "tank-short", repetitions: last?.repetitions ?? 0, leftInTank: tank, needed: goal + TANK_MARGIN };
-  return null;
+  return tankShort(sets.at(-1), dose);
+}
+
+/** The first set that fell short: of its repetitions, of its seconds by the clock, or with its drops together of the total. */
+function amountShort(sets: readonly PerformedSet[], dose: Dose): DecisionReason | null {
+  const goal = dose.repetitionsHigh;
+  const shortAt = sets
+    .slice(0, sets.length - (dropCount(dose) > 0 ? 1 + dropCount(dose) : 0))
+    .findIndex((set) => !(set.repetitions >= goal));
+  const short = sets[shortAt];
+  if (short && isTimed(dose)) return { code: "time-short", setNumber: shortAt + 1, workedS: short.workedS ?? 0, goalS: repetitionS(dose) };
+  if (short) return { code: "repetitions-short", setNumber: shortAt + 1, repetitions: short.repetitions, goal };
+  if (dropCount(dose) === 0) return null;
+  const dropped = sets.slice(-1 - dropCount(dose));
+  const repetitions = dropped.reduce((sum, set) => sum + set.repetitions, 0);
+  if (repetitions >= goal * dropped.length) return null;
+  return { code: "repetitions-short", setNumber: sets.length, repetitions, goal: goal * dropped.length, ofDrops: true };
+}
+
+/** What was left after the last set, where it is too little or was not said. */
+function tankShort(last: PerformedSet | undefined, dose: Dose): DecisionReason | null {
+  const left = last?.leftInTank ?? null;
+  if (isTimed(dose)) {
+    const neededS = timeMarginS(dose);
+    return left !== null && left >= neededS ? null : { code: "could-go-on-short", leftS: left, neededS };
+  }
+  const needed = dose.repetitionsHigh + TANK_MARGIN;
+  if (last && left !== null && last.repetitions + left >= needed) return null;
+  return { code: "tank-short", repetitions: last?.repetitions ?? 0, leftInTank: left, needed };
 }
 
 const END_FAULTS: Partial<Record<PerformedSet["endedBy"], string>> = { "form-lost": "form-lost", cramp: "cramp" };

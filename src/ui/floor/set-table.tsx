@@ -49,7 +49,8 @@ const Pick = styled.button`
     font-weight: 700;
   }
 `;
-const TANK = ["0", "1", "2", "3", "4"] as const;
+const TANK = [0, 1, 2, 3, 4];
+const COULD_GO_ON_S = [0, 5, 10, 15, 20];
 /** How a set was: how it ended where nobody tapped a number, what was seen, what was told. */
 function formText(set: FloorSet, faultName: (id: string) => string): string {
   const ended = set.endedBy === "pain-tap" ? "" : `ended: ${END_NAMES[set.endedBy].toLowerCase()}`;
@@ -70,6 +71,7 @@ export function SetTable({ session, dose, units }: { session: FloorSession; dose
   const goesByTime = isTimed(dose);
   const rows = Math.max(dose.setCount, sets.length);
   const { lastSet, allSetsDone } = session;
+  const tank = goesByTime ? COULD_GO_ON_S : TANK;
   return (
     <Stack>
       <Table aria-label="Sets">
@@ -78,7 +80,7 @@ export function SetTable({ session, dose, units }: { session: FloorSession; dose
             <th scope="col">Set</th>
             <th scope="col">{goesByTime ? "Time" : dose.counts ? capital(dose.counts) : "Repetitions"}</th>
             <th scope="col">Pain</th>
-            <th scope="col">Left in the tank</th>
+            <th scope="col">{goesByTime ? "Could go on" : "Left in the tank"}</th>
             <th scope="col">Form</th>
           </tr>
         </thead>
@@ -116,7 +118,7 @@ export function SetTable({ session, dose, units }: { session: FloorSession; dose
                     `${isNow ? "of " : ""}${goesByTime ? secondsText(repetitionS(dose)) : rangeText(dose.repetitionsLow, dose.repetitionsHigh)}`}
                 </td>
                 <td className="figure">{set ? (set.painScore ?? "?") : ""}</td>
-                <td className="figure">{set?.leftInTank ?? ""}</td>
+                <td className="figure">{set?.leftInTank == null ? "" : goesByTime ? secondsText(set.leftInTank) : set.leftInTank}</td>
                 <td>{set ? formText(set, faultName) : ""}</td>
               </tr>
             );
@@ -136,9 +138,12 @@ export function SetTable({ session, dose, units }: { session: FloorSession; dose
           </Row>
           {allSetsDone && (
             <ChoiceField
-              label="Left in the tank after the last set"
-              options={TANK.map((id) => ({ id, label: id === "4" ? "4 or more" : id }))}
-              value={lastSet.leftInTank === null ? null : (String(Math.min(4, lastSet.leftInTank)) as (typeof TANK)[number])}
+              label={goesByTime ? "The last set could have gone on for" : "Left in the tank after the last set"}
+              options={tank.map((left) => ({
+                id: String(left),
+                label: `${left}${goesByTime ? " s" : ""}${left === tank.at(-1) ? " or more" : ""}`,
+              }))}
+              value={lastSet.leftInTank === null ? null : String(tank.findLast((left) => left <= (lastSet.leftInTank ?? 0)) ?? 0)}
               onChange={(value) => session.sayTank(Number(value))}
             />
           )}

@@ -56,6 +56,10 @@ export const TextButton = styled(AriaButton)`
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
+  @media (pointer: coarse) {
+    margin: -8px -8px;
+    padding: 12px 10px; /* a finger's size, in the same place */
+  }
 `;
 
 export const Key = styled.kbd`

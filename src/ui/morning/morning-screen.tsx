@@ -24,6 +24,7 @@ export interface WaitingMorning {
     itemId: string;
     variationId: string;
     name: string;
+    isByTime: boolean;
     deciding: Pick<DecisionCardProps, "decision" | "input" | "drawn"> | null;
   }[];
 }
@@ -37,7 +38,7 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
       <Title>
         {longDayText(session.day)}, {agoText(session.day, today)}
       </Title>
-      {items.map(({ itemId, variationId, name }) => {
+      {items.map(({ itemId, variationId, name, isByTime }) => {
         const faultName = (id: string): string => variationById(variationId).faults.find((fault) => fault.id === id)?.sign ?? id;
         const sets = session.sets.filter((set) => set.itemId === itemId);
         return (
@@ -47,7 +48,7 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
               {sets.map(({ id, repetitions, painScore, leftInTank, faults, endedBy, ...told }, i) => (
                 <li key={id}>
                   Set {i + 1}: {repetitions} repetitions, pain {painScore ?? "not said"}
-                  {leftInTank === null ? "" : `, ${leftInTank} left in the tank`}
+                  {leftInTank === null ? "" : isByTime ? `, could have gone on for ${leftInTank} s` : `, ${leftInTank} left in the tank`}
                   {faults.length > 0 ? `, ${faults.map(faultName).join(", ")}` : ""}
                   {endedBy === "pain-tap" ? "" : `, ended: ${END_NAMES[endedBy].toLowerCase()}`}
                   {toldText(told) && `, ${toldText(told)}`}

@@ -16,7 +16,8 @@ import { longDayText } from "../text/day-text";
 import type { CorrectableSession } from "./review-rows";
 
 /** One set: repetitions, pain and what was left can be put right, or the set taken back; the old values are kept. */
-function SetForm({ clientId, sessionId, set, number }: { clientId: string; sessionId: string; set: FloorSet; number: number }) {
+function SetForm(props: { clientId: string; sessionId: string; set: FloorSet; number: number; isByTime: boolean }) {
+  const { clientId, sessionId, set, number, isByTime } = props;
   const [repetitions, setRepetitions] = useState(set.repetitions);
   const [painScore, setPain] = useState(set.painScore ?? NaN);
   const [leftInTank, setTank] = useState(set.leftInTank ?? NaN);
@@ -36,7 +37,13 @@ function SetForm({ clientId, sessionId, set, number }: { clientId: string; sessi
       <Row $gap={12} style={{ alignItems: "end" }}>
         <NumberField label={`Set ${number}, repetitions`} minValue={0} maxValue={200} value={repetitions} onChange={setRepetitions} />
         <NumberField label="Pain" minValue={0} maxValue={10} value={painScore} onChange={setPain} />
-        <NumberField label="Left in the tank" minValue={0} maxValue={20} value={leftInTank} onChange={setTank} />
+        <NumberField
+          label={isByTime ? "Could have gone on for, s" : "Left in the tank"}
+          minValue={0}
+          maxValue={20}
+          value={leftInTank}
+          onChange={setTank}
+        />
         <Button type="submit" isDisabled={isTaking}>
           Put right
         </Button>
@@ -72,7 +79,7 @@ export function CorrectSession(props: {
     <Ask title="Correct a session" isOpen={isOpen} onClose={onClose}>
       <Stack>
         <SelectField label="Session" options={options} value={session.id} onChange={setPicked} />
-        {session.items.map(({ id, name, sets }) => (
+        {session.items.map(({ id, name, sets, isByTime }) => (
           <Stack key={id} $gap={8}>
             <strong>{name}</strong>
             {sets.map((set, i) => (
@@ -82,6 +89,7 @@ export function CorrectSession(props: {
                 sessionId={session.id}
                 set={set}
                 number={i + 1}
+                isByTime={isByTime}
               />
             ))}
             {sets.length === 0 && <Soft>No set was kept.</Soft>}

@@ -1,5 +1,6 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import { type Pattern, PATTERNS } from "../../core/catalogue/variation";
+import { isTimed } from "../../core/dose/dose";
 import { outcomeOf, plannedOf, responseTo } from "../../core/record/history";
 import type { ClientRecord, DecisionFact, ItemFact, ResponseFact, RungFact, SessionFact } from "../../core/record/record";
 import { hasLever } from "../../core/templates/form";
@@ -110,7 +111,12 @@ export interface CorrectableSession {
   isEnded: boolean;
   hasWarning: boolean;
   response: ResponseFact | null;
-  items: { id: string; name: string; sets: SessionFact["sets"][number][] }[];
+  items: { id: string; name: string; isByTime: boolean; sets: SessionFact["sets"][number][] }[];
+}
+/** Whether an item goes by the clock: what was left is then seconds. */
+export function isByTime(record: ClientRecord, item: ItemFact): boolean {
+  const planned = plannedOf(record, item);
+  return planned !== null && isTimed(planned.prescription.dose);
 }
 export const sessionsToCorrect = (record: ClientRecord): CorrectableSession[] =>
   record.sessions.map((session) => ({
@@ -122,6 +128,7 @@ export const sessionsToCorrect = (record: ClientRecord): CorrectableSession[] =>
     items: session.items.map((item) => ({
       id: item.id,
       name: variationById(plannedOf(record, item)?.rung.variationId ?? "").name,
+      isByTime: isByTime(record, item),
       sets: session.sets.filter(({ itemId }) => itemId === item.id),
     })),
   }));

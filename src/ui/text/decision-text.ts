@@ -7,7 +7,7 @@ import { unreachable } from "../../core/reasons";
 import { jointText } from "./channel-text";
 import { fitReasonText } from "./fit-text";
 import { changeText } from "./lever-text";
-import { percentText } from "./quantity-text";
+import { percentText, secondsText } from "./quantity-text";
 
 export function moveText(move: DecisionMove): string {
   switch (move) {
@@ -93,7 +93,14 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       return "This side is there; the school ties both sides, and the other is not yet.";
     case "sets-short":
       return `${reason.setCount} of ${reason.targetSetCount} sets were done.`;
+    case "time-short":
+      return `Set ${reason.setNumber} went for ${secondsText(reason.workedS)}; the goal is ${secondsText(reason.goalS)} in every set.`;
+    case "could-go-on-short":
+      return reason.leftS === null
+        ? "How long it could have gone on after the last set was not said."
+        : `It could have gone on for ${secondsText(reason.leftS)} after the last set; ${secondsText(reason.neededS)} are needed.`;
     case "repetitions-short":
+      if (reason.ofDrops) return `The drop set had ${reason.repetitions} repetitions in all; the goal is ${reason.goal}.`;
       return `Set ${reason.setNumber} had ${reason.repetitions} repetitions; the goal is ${reason.goal} in every set.`;
     case "tank-short":
       return reason.leftInTank === null

@@ -2,6 +2,7 @@ import { decisionFor, fitContextOf, undecidedItems } from "../../../../core/reco
 import { plannedOf, responseTo } from "../../../../core/record/history";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
+import { isByTime } from "../../../../ui/review/review-rows";
 import { itemName } from "../../../../ui/text/item-text";
 import { MorningScreen, type WaitingMorning } from "../../../../ui/morning/morning-screen";
 
@@ -24,7 +25,7 @@ export default async function MorningPage({ params }: { params: Promise<{ client
             const context = fitContextOf(record, today, rung.side);
             const drawn = context && { subject: context.subject, increments: context.kit.increments, last: rung };
             const deciding = found && { ...found, drawn };
-            return [{ itemId: item.id, variationId: rung.variationId, name: itemName(rung), deciding }];
+            return [{ itemId: item.id, variationId: rung.variationId, name: itemName(rung), isByTime: isByTime(record, item), deciding }];
           }),
       }
     : null;
