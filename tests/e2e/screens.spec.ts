@@ -24,12 +24,13 @@ test("every station is accessible, with its dialogs", async ({ trainer: page }) 
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press("Escape");
-  for (const station of ["Screen", "Assess", "Limits", "Morning", "Review"] as const) {
-    await openClient(page, "Ines Farrow", station);
+  const client = page.url().replace(/\/fit$/, "");
+  for (const station of ["screen", "assess", "limits", "morning", "review"]) {
+    await page.goto(`${client}/${station}`);
     await page.waitForLoadState("networkidle");
     await expectAccessible(page);
   }
-  await openClient(page, "Ines Farrow", "Screen");
+  await page.goto(`${client}/screen`);
   for (const question of ["Any of these", "What is known", "Half an hour", "Has a clinician"]) {
     await page.getByRole("button", { name: new RegExp(`^Answer: ${question}`) }).click();
     await expectAccessible(page);
@@ -37,7 +38,7 @@ test("every station is accessible, with its dialogs", async ({ trainer: page }) 
   await page.getByRole("link", { name: "Every rule, with its source" }).click();
   await expect(page.getByRole("heading", { name: "Rules" })).toBeVisible();
   await expectAccessible(page);
-  await openClient(page, "Ines Farrow", "Limits");
+  await page.goto(`${client}/limits`);
   for (const dialog of ["Add a limit", "Measure a calm seat", "Measure again"]) {
     await page.getByRole("button", { name: dialog }).click();
     await expect(page.getByRole("dialog", { name: dialog })).toBeVisible();
@@ -182,8 +183,9 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
       [390, 844],
     ] as const) {
       await page.setViewportSize({ width, height });
-      const overhang = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-      expect([station, width, overhang <= 1]).toEqual([station, width, true]);
+      const overhang = (): Promise<number> =>
+        page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      await expect.poll(overhang, { message: `${station} at ${width}` }).toBeLessThanOrEqual(1); // a chart follows a moment later
     }
   }
 });

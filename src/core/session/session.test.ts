@@ -19,6 +19,7 @@ import {
   pairWorthIt,
   type SessionItem,
   sessionS,
+  setUpS,
   trimmed,
   waiting,
   without,
@@ -268,4 +269,25 @@ describe("the whole session looked through", () => {
     );
     expect(two).toBeGreaterThan(one!);
   });
+});
+
+test("a drop set rests before its straight sets alone, by itself, on both sides and in turn", () => {
+  const row = variationByCode("S02")!;
+  const dose = { ...row.dose, setCount: 4, repetitionsHigh: 10, tempo: { lowerS: 3, pauseS: 0, riseS: 2 }, restS: 90 };
+  const drops = { lever: "loadKg", values: [24, 20] } as const;
+  expect(workS({ dose: { ...dose, drops }, sides: [] })).toBe(4 * 50 + 90);
+  expect(workS({ dose, sides: [] })).toBe(4 * 50 + 3 * 90);
+  const sides = (["left", "right"] as const).map((side) => ({ side, setCount: 4, repetitions: 10 }));
+  expect(workS({ dose: { ...dose, drops }, sides })).toBe(8 * 50 + 90);
+  const item = (id: string, more = {}) => ({
+    id,
+    variationId: row.id,
+    setting: {},
+    part: "main" as const,
+    dose: { ...dose, drops },
+    sides: [],
+    ...more,
+  });
+  const [first, second] = lengthsS([item("a", { pairedWithNext: true }), item("b")]);
+  expect((first ?? 0) + (second ?? 0)).toBe(setUpS(row) + 2 * 4 * 50 + 90); // twice round: once with the drops behind it
 });
