@@ -128,12 +128,20 @@ export function SetTable({ session, dose, units }: { session: FloorSession; dose
       {isIdle && lastSet && (
         <Row $gap={18} style={{ alignItems: "end" }}>
           <Row $gap={6} role="group" aria-label={`Repetitions of set ${sets.indexOf(lastSet) + 1}`}>
-            <Button aria-label="One repetition fewer" onPress={() => session.correctRepetitions(-1)}>
-              −1
-            </Button>
-            <Button aria-label="One repetition more" onPress={() => session.correctRepetitions(1)}>
-              +1
-            </Button>
+            {goesByTime ? (
+              <Button onPress={() => session.correctRepetitions(lastSet.repetitions > 0 ? -1 : 1)}>
+                {lastSet.repetitions > 0 ? "Not the whole time" : "The whole time after all"}
+              </Button>
+            ) : (
+              <>
+                <Button aria-label="One repetition fewer" onPress={() => session.correctRepetitions(-1)}>
+                  −1
+                </Button>
+                <Button aria-label="One repetition more" onPress={() => session.correctRepetitions(1)}>
+                  +1
+                </Button>
+              </>
+            )}
             <Button onPress={session.voidLast}>Take set {sets.indexOf(lastSet) + 1} back</Button>
           </Row>
           {allSetsDone && (

@@ -82,6 +82,9 @@ function words(
   return `${isDrop ? "At once: set" : "Set"} ${setNumber} of ${dose.setCount}`;
 }
 
+/** A phase shorter than this part of a repetition has no room for its name. */
+const LEAST_NAMED = 0.12;
+
 /** Repetitions, the phase of the tempo and its length; start and stop. */
 export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSession; isAuto: boolean; onToggle: () => void }) {
   const { tempo, rest, allSetsDone, isHeld, isWaiting, dose } = session;
@@ -109,9 +112,11 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
                 <div className="line">
                   <div className="done" style={{ width: `${Math.round(fill(i) * 100)}%` }} />
                 </div>
-                <small>
-                  {phaseName(dose, phase).toLowerCase()} {lengthS}
-                </small>
+                {lengthS / repetitionS(dose) >= LEAST_NAMED && (
+                  <small>
+                    {phaseName(dose, phase).toLowerCase()} {lengthS}
+                  </small>
+                )}
               </Bar>
             ),
           )}
@@ -121,11 +126,7 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
         {isAuto && (countLeftS !== null || (restLeftS !== null && restLeftS > 0)) && !isWaiting && (
           <Button onPress={session.wait}>Wait</Button>
         )}
-        {allSetsDone && session.next && (
-          <Button $tone="primary" onPress={session.goNext}>
-            Next: {itemName(session.next)}
-          </Button>
-        )}
+        {allSetsDone && session.next && <Button onPress={session.goNext}>Next: {itemName(session.next)}</Button>}
         {!allSetsDone && tempo.status === "idle" && (
           <Button $tight aria-label={`Set ${session.sets.length + 1} was done without the timer`} onPress={session.logSet}>
             Done already

@@ -232,6 +232,7 @@ const CheckShell = styled(Checkbox)`
   min-height: ${size.target};
   cursor: pointer;
   .mark {
+    flex: none;
     display: grid;
     place-items: center;
     width: 24px;
@@ -242,6 +243,7 @@ const CheckShell = styled(Checkbox)`
     font-weight: 700;
   }
   &[data-selected] .mark {
+    flex: none;
     background: ${color.marine};
     color: ${color.paper};
   }

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { Form } from "react-aria-components";
+import styled from "styled-components";
 import { answerMorningAction } from "../../actions/plan";
 import { type Complaint } from "../../core/limits/complaint";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
@@ -14,6 +15,12 @@ import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { warningText } from "../text/decision-text";
+
+const Signs = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(235px, 1fr));
+  gap: 0 12px;
+`;
 
 /** How each joint answered: pain, any warning sign, and swelling, whose answer saves it: two taps where nothing else is to be told. Given an answer already, it corrects it. */
 export function MorningForm(props: {
@@ -42,7 +49,7 @@ export function MorningForm(props: {
   };
   return (
     <Form onSubmit={(event) => event.preventDefault()}>
-      <Stack $gap={16}>
+      <Stack $gap={12}>
         {complaints.map(({ id, words, painLimitScore }) => {
           const label = complaints.length > 1 ? `Pain this morning: ${words}` : "Pain this morning";
           return (
@@ -57,6 +64,19 @@ export function MorningForm(props: {
             </div>
           );
         })}
+        <div role="group" aria-label="Warning signs">
+          <p style={{ fontWeight: 700 }}>Any of these?</p>
+          <Signs>
+            {WARNING_SIGNS.map((sign) => (
+              <CheckField
+                key={sign}
+                label={warningText(sign)}
+                isSelected={signs.includes(sign)}
+                onChange={(isOn) => setSigns((now) => (isOn ? [...now, sign] : now.filter((other) => other !== sign)))}
+              />
+            ))}
+          </Signs>
+        </div>
         <CheckField label="Told under more pain relief than usual" isSelected={underRelief} onChange={setUnderRelief} />
         <Disclosed label={Object.keys(told).length > 0 ? "What else was told" : "Stiffness, sleep, muscles, a word"}>
           <Stack $gap={10}>
@@ -95,18 +115,6 @@ export function MorningForm(props: {
             />
           </Stack>
         </Disclosed>
-        <div role="group" aria-label="Warning signs">
-          <p style={{ fontWeight: 700 }}>Any of these?</p>
-          {WARNING_SIGNS.map((sign) => (
-            <div key={sign}>
-              <CheckField
-                label={warningText(sign)}
-                isSelected={signs.includes(sign)}
-                onChange={(isOn) => setSigns((now) => (isOn ? [...now, sign] : now.filter((other) => other !== sign)))}
-              />
-            </div>
-          ))}
-        </div>
         <Problem text={problem} />
         <div role="group" aria-label="More swollen than usual?">
           <p style={{ marginBottom: 6 }}>

@@ -14,6 +14,7 @@ import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
 import { END_NAMES, toldText } from "../text/floor-text";
 import { agoText, longDayText } from "../text/day-text";
+import { secondsText } from "../text/quantity-text";
 import { DecisionCard, type DecisionCardProps } from "./decision-card";
 import { MorningForm } from "./morning-form";
 
@@ -31,6 +32,10 @@ export interface WaitingMorning {
 
 const CLASS_TEXT: Record<MorningClass, string> = { calm: "Calm", noticed: "Noticed", flare: "Flare" };
 
+/** How long a set by the clock went; one that was logged without it was whole, or was not. */
+const timeText = ({ repetitions, workedS }: Pick<SessionFact["sets"][number], "repetitions" | "workedS">): string =>
+  workedS ? secondsText(workedS) : repetitions > 0 ? "the whole time" : "not the whole time";
+
 function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }) {
   const { session, items } = waiting;
   return (
@@ -47,7 +52,8 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
             <ul>
               {sets.map(({ id, repetitions, painScore, leftInTank, faults, endedBy, ...told }, i) => (
                 <li key={id}>
-                  Set {i + 1}: {repetitions} repetitions, pain {painScore ?? "not said"}
+                  Set {i + 1}: {isByTime ? timeText({ repetitions, workedS: told.workedS }) : `${repetitions} repetitions`}, pain{" "}
+                  {painScore ?? "not said"}
                   {leftInTank === null ? "" : isByTime ? `, could have gone on for ${leftInTank} s` : `, ${leftInTank} left in the tank`}
                   {faults.length > 0 ? `, ${faults.map(faultName).join(", ")}` : ""}
                   {endedBy === "pain-tap" ? "" : `, ended: ${END_NAMES[endedBy].toLowerCase()}`}
@@ -118,12 +124,13 @@ export function MorningScreen(props: {
     );
   const { session, response, items } = waiting;
   const isTooEarly = session.day >= today;
+  const isAsked = !response && !isTooEarly; // then the question stands first
   const holding = items.filter(({ deciding }) => deciding?.decision.move === "hold");
   return (
     <Page>
       <Columns $template="1fr 1fr">
         <Stack>
-          <SessionCard waiting={waiting} today={today} />
+          {!isAsked && <SessionCard waiting={waiting} today={today} />}
           <Card aria-label="Morning after">
             <Title>The morning after</Title>
             {response ? (
@@ -144,6 +151,7 @@ export function MorningScreen(props: {
               </div>
             )}
           </Card>
+          {isAsked && <SessionCard waiting={waiting} today={today} />}
         </Stack>
         {isTooEarly ? (
           <Soft>The decision follows the morning.</Soft>
