@@ -241,7 +241,10 @@ const last = eight();
   // the whole browser killed so many milliseconds after a tap, then opened again on another page than the floor
   const folder = mkdtempSync(join(tmpdir(), "ponderis-faults-"));
   const open = () =>
-    chromium.launchPersistentContext(folder, { executablePath: "/usr/bin/chromium-headless-shell", args: ["--no-sandbox", "--disable-gpu"] });
+    chromium.launchPersistentContext(folder, {
+      executablePath: "/usr/bin/chromium-headless-shell",
+      args: ["--no-sandbox", "--disable-gpu"],
+    });
   // a killed browser may have lost its cookie: then its person signs in again
   const openStudio = async (page: Page): Promise<void> => {
     await page.goto(one.address);
