@@ -215,12 +215,44 @@ test("eight exercises and a drop set on a tablet held upright, by touch, with no
   await hand.close();
 });
 
-test("a picture of a repetition stays on the tablet until the client agrees, and is gone once it is taken back", async ({
+test("the weak side goes first and the other is asked about; a set may be done once more, and none after pain", async ({
   trainer: page,
 }) => {
   await openClient(page, "Runa Skov", "Floor");
   await page.getByRole("button", { name: "Start the session" }).click();
   await checkIn(page);
+  const exercise = (name: string) => page.getByRole("group", { name: "Exercises" }).getByRole("button", { name });
+  await exercise("Small supported lunge, right").click();
+  await logSet(page);
+  await page.getByRole("dialog", { name: "The left comes first" }).getByRole("button", { name: "Go to the left" }).click();
+  await expect(exercise("Small supported lunge, left")).toHaveAttribute("aria-pressed", "true");
+  await logSet(page);
+  await pain(page, 1);
+  await expect(exercise("Small supported lunge, right")).toHaveAttribute("aria-pressed", "true");
+  await exercise("Two-leg hinge").click();
+  for (let done = 0; done < 2; done++) {
+    await logSet(page);
+    await pain(page, 1);
+  }
+  await expect(page.getByText("Done already")).toBeHidden();
+  await menu(page, "One more set");
+  await logSet(page);
+  await pain(page, 1);
+  await expect(exercise("Two-leg hinge")).toContainText("3 of 2 sets");
+  await page.getByRole("button", { name: "sharp", exact: true }).click();
+  await page.getByRole("button", { name: "Stop this exercise for today" }).click();
+  await exercise("Two-leg hinge").click();
+  await page.getByRole("button", { name: "More for this exercise" }).click();
+  await expect(page.getByRole("menuitem", { name: "Add an exercise" })).toBeVisible();
+  await expect(page.getByRole("menuitem", { name: "One more set" })).toBeHidden();
+  await page.keyboard.press("Escape");
+  await expect(page.getByText("Saved in the studio")).toBeVisible();
+});
+
+test("a picture of a repetition stays on the tablet until the client agrees, and is gone once it is taken back", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Runa Skov", "Floor");
   await menu(page, "A picture of a repetition");
   await page.locator("input[type=file]").setInputFiles("docs/screenshots/floor.png");
   await page.getByText("from the side", { exact: true }).click();

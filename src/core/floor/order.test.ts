@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { nextItem, type OrderedItem, restAfterS, turnsOf } from "./order";
+import { comesFirst, nextItem, type OrderedItem, restAfterS, turnsOf } from "./order";
 
 const item = (itemId: string, setCount = 2, more: Partial<OrderedItem> = {}): OrderedItem => ({
   itemId,
@@ -60,4 +60,15 @@ test("leaves out what is stopped or skipped, and nobody waits for it", () => {
   expect(run(items, { stopped: ["a", "c"] })[0]).toBe("bb");
   expect(nextItem(items, told("aabbcc"))).toBeNull();
   expect(restAfterS(items, told(""))).toBe(0);
+});
+
+test("the weak side of the same exercise comes first, as long as it has sets left and is no further", () => {
+  const sided = (itemId: string, side: "left" | "right", variationId = "lunge") => ({ itemId, side, variationId });
+  const [left, right, other] = [sided("l", "left"), sided("r", "right"), sided("o", "right", "hinge")];
+  const order = [item("l", 2, { inTurn: true }), item("r"), item("o")];
+  const first = (of: typeof left, done: string, weakSide: "left" | "right" | "both" | null = "left", more = {}) =>
+    comesFirst(of, [left, right, other], order, told(done, more), weakSide)?.itemId ?? null;
+  expect([first(right, ""), first(right, "l"), first(right, "lr"), first(right, "lrl")]).toEqual(["l", null, "l", null]);
+  expect([first(left, ""), first(other, ""), first(right, "", "both"), first(right, "", null)]).toEqual([null, null, null, null]);
+  expect([first(right, "", "left", { stopped: ["l"] }), first(right, "llr")]).toEqual([null, null]);
 });

@@ -1,4 +1,5 @@
 import { chains } from "../chains";
+import type { Side } from "../mechanics/channels";
 import type { FloorState } from "./events";
 
 /** What the order of a session asks of an item. */
@@ -49,6 +50,26 @@ export function nextItem(items: readonly OrderedItem[], told: Told): OrderedItem
     if (first) return first;
   }
   return null;
+}
+
+/** One side of an exercise, as a session has it. */
+interface SidedItem {
+  itemId: string;
+  variationId: string;
+  side: Side;
+}
+/** The weak side of the same exercise, where it has sets left and is no further than this one: it comes first. Null for the weak side itself. */
+export function comesFirst<T extends SidedItem>(
+  item: SidedItem,
+  items: readonly T[],
+  order: readonly OrderedItem[],
+  told: Told,
+  weakSide: Side | "both" | null,
+): T | null {
+  if (item.side === weakSide) return null;
+  const weak = items.find(({ variationId, side }) => variationId === item.variationId && side === weakSide);
+  const asked = order.find(({ itemId }) => itemId === weak?.itemId);
+  return weak && asked && isLeft(asked, told) && doneOf(told, weak.itemId) <= doneOf(told, item.itemId) ? weak : null;
 }
 
 /** Seconds of rest after the last set: none before a drop, none while the others of its round wait, the longest of its round after them. */

@@ -1,20 +1,17 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import Link from "next/link";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { createPortal } from "react-dom";
 import styled from "styled-components";
 import type { Away } from "../../core/progress/away";
 import type { FitContext } from "../../core/fit/context";
 import { buildOnFloor } from "../../core/progress/on-floor";
 import type { FloorEvent } from "../../core/floor/events";
+import type { Side } from "../../core/mechanics/channels";
 import type { MorningClass } from "../../core/progress/morning";
-import { MovingFigure } from "../figure/moving-figure";
-import { canDraw, PlaceFigure } from "../figure/place-figure";
 import { doseText } from "../fit/dose-panel";
 import { hasLever } from "../../core/templates/form";
-import { placeInMovement } from "../../core/dose/dose";
-import { movementOf } from "../../core/templates/movement";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import type { Owner } from "../outbox/event-store";
@@ -38,13 +35,14 @@ import { SetTable } from "./set-table";
 import { ItemTabs } from "./item-tabs";
 import { SetUpLines } from "./set-up-lines";
 import { SidePanel } from "./side-panel";
+import { SmallFigure } from "./small-figure";
+import { WeakFirst } from "./weak-first";
 import { TempoPanel } from "./tempo-panel";
 import { type TabletPictures, usePictures } from "./use-pictures";
 import { useAwake } from "./use-awake";
 import { useAutoChoice } from "./use-auto-start";
 import type { FloorPlan, FloorSession } from "./floor-session";
 import { useSession } from "./use-session";
-import { useReading } from "./use-tempo";
 
 const Middle = styled.div`
   display: grid;
@@ -87,35 +85,13 @@ export interface FloorScreenProps {
   painSite: string;
   /** Who else has a session under way: one may be trained beside the other. */
   others?: readonly { clientId: string; name: string }[];
+  /** Which leg hurts, and goes first. */
+  weakSide: Side | "both" | null;
   /** Whose note it is, where something is to be told to a clinician. */
   noteOf: NoteOf;
   /** A pregnancy, or a belly after one: how it looks is asked of every set. */
   asksBelly: boolean;
   units: UnitSystem;
-}
-
-/** The movement in so many pictures: more are not told apart at this size. */
-const PICTURES = 24;
-
-/** The body small beside the sets, and moving with the tempo while one is under way. */
-function SmallFigure({ session, units }: { session: FloorSession; units: UnitSystem }) {
-  const { context, place, tempo, variation } = session;
-  const { subject, kit } = context;
-  const { moment, countInS } = useReading(tempo);
-  const movement = useMemo(() => movementOf(subject, variation, place.setting), [subject, variation, place.setting]);
-  if (!movement && !canDraw(subject, place)) return null;
-  const drawn = { subject, place, increments: kit.increments, units };
-  const isMoving = (tempo.status === "running" && countInS === 0) || tempo.status === "stopped";
-  const part = isMoving && movement ? placeInMovement(movement.isLowAtEnd, variation.startsBy, moment) : 1;
-  return (
-    <div className="small-figure">
-      {movement ? (
-        <MovingFigure {...drawn} movement={movement} part={Math.round(part * PICTURES) / PICTURES} />
-      ) : (
-        <PlaceFigure {...drawn} />
-      )}
-    </div>
-  );
 }
 
 /** The set in hand: tempo, table, pain; form, ends and easing beside it. */
@@ -125,12 +101,13 @@ function Working(
     pictures: TabletPictures;
     isAuto: boolean;
     onToggle: () => void;
+    onLog: () => void;
     canTapPain: boolean;
     onWarning: () => void;
     tools: React.ReactNode;
   },
 ) {
-  const { session, units, limitScore, painSite, canTapPain, onToggle, onWarning, isAuto, plan } = props;
+  const { session, units, limitScore, painSite, canTapPain, onToggle, onLog, onWarning, isAuto, plan } = props;
   const { dose, item, log } = session;
   const build = buildOnFloor({
     state: log.state,
@@ -159,7 +136,7 @@ function Working(
           </div>
           {props.tools}
         </Row>
-        <TempoPanel session={session} isAuto={isAuto} onToggle={onToggle} />
+        <TempoPanel session={session} isAuto={isAuto} onToggle={onToggle} onLog={onLog} />
         <Card aria-label="Sets">
           <Middle>
             <SetTable session={session} dose={dose} units={units} />
@@ -182,17 +159,21 @@ export function FloorScreen(props: FloorScreenProps) {
   const [isAuto, chooseAuto] = useAutoChoice();
   const [isNaming, setNaming] = useState(false);
   const [isEnding, setEnding] = useState(false);
-  const session = useSession(plan, context, { known: props.known, owner: props.owner }, { isMuted, limitScore });
+  const session = useSession(plan, context, { known: props.known, owner: props.owner }, { isMuted, limitScore, weakSide: props.weakSide });
   const pictures = usePictures(props.owner, clientId);
   const { tempo, log, allSetsDone, lastSet, asking } = session;
   useEffect(keepPage, [plan.sessionId]); // with its session: what was kept before may be the page before it
   const { checkIn, endedAt, warnings } = log.state;
   const isActive = checkIn !== null && endedAt === null && warnings.length === 0 && !isNaming && asking === null;
   const canTapPain = isActive && (tempo.status !== "idle" || lastSet !== undefined);
+  /** A set begun, or logged; where the weak side is to come first, asked once. */
+  const [unasked, setUnasked] = useState<(() => void) | null>(null);
+  const begin = (act: () => void): void => (session.comesFirst ? setUnasked(() => act) : act());
   const toggle = (): void => {
     if (!isActive || allSetsDone) return;
     if (tempo.status === "running") tempo.stop();
-    else if (tempo.status !== "done") tempo.start();
+    else if (tempo.status === "stopped") tempo.start();
+    else if (tempo.status === "idle") begin(() => tempo.start());
   };
   const painKeys = Object.fromEntries(
     Array.from({ length: 10 }, (_, score) => [String(score), () => canTapPain && session.tapPain(score)]),
@@ -289,12 +270,14 @@ export function FloorScreen(props: FloorScreenProps) {
           ))}
         </Row>
       )}
+      {session.comesFirst && <WeakFirst session={session} weak={session.comesFirst} asked={unasked} onClose={() => setUnasked(null)} />}
       <Working
         {...props}
         session={session}
         pictures={pictures}
         isAuto={isAuto}
         onToggle={toggle}
+        onLog={() => begin(session.logSet)}
         canTapPain={canTapPain}
         onWarning={() => {
           tempo.stop();

@@ -57,6 +57,10 @@ export interface FloorSession {
   lastSet: FloorSet | undefined;
   chooseSet: (setId: string | null) => void;
   allSetsDone: boolean;
+  /** One more set than was meant, of the item in hand. */
+  oneMore: () => void;
+  /** The weak side of the same exercise, where it is to come before this one; null where it is not. */
+  comesFirst: FloorItem | null;
   isStopped: boolean;
   /** A set that ended in a way that asks one large question. */
   asking: FloorSet | null;

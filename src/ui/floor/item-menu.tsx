@@ -31,12 +31,15 @@ export function ItemMenu(props: {
   if (session.tempo.status !== "idle") return null;
   const { item, items, isSkipped, sets } = session;
   const at = items.indexOf(item);
+  // more of what hurt, or of what was to be easier today, is no repeat
+  const mayRepeat = session.allSetsDone && !session.isStopped && !isSkipped && (build.ok || build.code === "built-before");
   const Opened = open && DIALOGS[open];
   return (
     <>
       <MoreMenu
         label="More for this exercise"
         actions={[
+          ...(mayRepeat ? [{ name: "One more set", act: session.oneMore }] : []),
           { name: "Build", act: () => setOpen("build") },
           { name: "Change the set-up by hand", act: () => setOpen("hand") },
           { name: "Another exercise instead", act: () => setOpen("swap") },

@@ -86,7 +86,8 @@ function words(
 const LEAST_NAMED = 0.12;
 
 /** Repetitions, the phase of the tempo and its length; start and stop. */
-export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSession; isAuto: boolean; onToggle: () => void }) {
+export function TempoPanel(props: { session: FloorSession; isAuto: boolean; onToggle: () => void; onLog: () => void }) {
+  const { session, isAuto, onToggle, onLog } = props;
   const { tempo, rest, allSetsDone, isHeld, isWaiting, dose } = session;
   const reading = useReading(tempo);
   const restLeftS = useRestLeftS(rest);
@@ -128,7 +129,7 @@ export function TempoPanel({ session, isAuto, onToggle }: { session: FloorSessio
         )}
         {allSetsDone && session.next && <Button onPress={session.goNext}>Next: {itemName(session.next)}</Button>}
         {!allSetsDone && tempo.status === "idle" && (
-          <Button $tight aria-label={`Set ${session.sets.length + 1} was done without the timer`} onPress={session.logSet}>
+          <Button $tight aria-label={`Set ${session.sets.length + 1} was done without the timer`} onPress={onLog}>
             Done already
           </Button>
         )}

@@ -18,7 +18,7 @@ import {
   type SetEnd,
   unansweredSet,
 } from "../../core/floor/events";
-import { nextItem, type OrderedItem, orderedBy, restAfterS, turnsOf } from "../../core/floor/order";
+import { comesFirst, nextItem, type OrderedItem, orderedBy, restAfterS, turnsOf } from "../../core/floor/order";
 import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Owner } from "../outbox/event-store";
@@ -59,7 +59,7 @@ export function useSession(
   plan: FloorPlan,
   given: FitContext,
   told: { known: readonly FloorEvent[]; owner: Owner },
-  options: { isMuted: boolean; limitScore: number },
+  options: { isMuted: boolean; limitScore: number; weakSide: Side | "both" | null },
 ): FloorSession {
   const { sessionId } = plan;
   const log = useFloorEvents(sessionId, told.known, told.owner);
@@ -90,12 +90,14 @@ export function useSession(
   const [seen, setSeen] = useState<readonly string[]>([]);
   const [late, setLate] = useState<readonly string[]>([]);
   const [isWaiting, setWaiting] = useState(false);
+  const [more, setMore] = useState<{ itemId: string; setCount: number } | null>(null);
   const easing = useMemo(() => easeOnce(context, rung, dose), [context, rung, dose]);
   const [chosenId, choose] = useState<string | null>(null);
   const lastSet = sets.find(({ id }) => id === chosenId) ?? sets.at(-1);
   const isStopped = state.stoppedItemIds.includes(itemId);
   const isSkipped = state.skippedItemIds.includes(itemId);
-  const allSetsDone = sets.length >= dose.setCount || isStopped || isSkipped;
+  const meant = more?.itemId === itemId ? Math.max(dose.setCount, more.setCount) : dose.setCount;
+  const allSetsDone = sets.length >= meant || isStopped || isSkipped;
   const isIdle = tempo.status === "idle";
   const isInTurn = turnsOf(order).some((turn) => turn.length > 1 && turn.some((each) => each.itemId === itemId));
   const isOver = state.endedAt !== null || state.warnings.length > 0;
@@ -175,6 +177,11 @@ export function useSession(
     wait: () => setWaiting(true),
     lastSet,
     allSetsDone,
+    oneMore: () => {
+      setMore({ itemId, setCount: sets.length + 1 });
+      setPicked(itemId);
+    },
+    comesFirst: comesFirst({ itemId, variationId, side }, items, order, state, options.weakSide),
     isStopped,
     isSkipped,
     asking,

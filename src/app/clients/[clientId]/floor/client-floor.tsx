@@ -3,7 +3,7 @@ import { isInCatalogue, variationById } from "../../../../core/catalogue/catalog
 import type { Day } from "../../../../core/day";
 import type { ClientRecord } from "../../../../core/record/record";
 import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
-import { awayToday, laidOn, programmeItems } from "../../../../core/record/programme";
+import { awayToday, laidOn, programmeItems, weakLinkOf } from "../../../../core/record/programme";
 import { painLimitOf } from "../../../../core/record/school";
 import { hadInjection, plannedOf, responseTo } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
@@ -84,6 +84,7 @@ export async function ClientFloor({ clientId }: { clientId: string }) {
     limitScore: painLimitOf(record),
     missingMorning: record.sessions.some((each) => missesMorning(record, each, today)),
     lastMorning: lastMorningOf(record, today),
+    weakSide: weakLinkOf(record).weakSide,
     noteOf: { name: record.client.name, ageYears: ageOn(record.client.birthYear, today) },
     asksBelly: asksBelly(record.screen),
     away: awayToday(record, today),
