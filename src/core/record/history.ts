@@ -2,6 +2,7 @@ import { measuredRange } from "../assess/range-limits";
 import { parseDate } from "@internationalized/date";
 import { type Day, daysBetween } from "../day";
 import { variationById } from "../catalogue/catalogue";
+import { isTimed } from "../dose/dose";
 import type { Pattern } from "../catalogue/variation";
 import type { FitContext } from "../fit/context";
 import { type AnsweredDose, type Ceiling, isProvisional } from "../limits/ceiling";
@@ -28,6 +29,12 @@ export function plannedOf(
   const prescription = prescriptions.find(({ id }) => id === prescriptionId);
   const rung = rungs.find(({ id }) => id === prescription?.rungId);
   return prescription && rung ? { prescription, rung } : null;
+}
+
+/** Whether an item goes by the clock: what was left after its last set is then seconds. */
+export function isByTime(record: ClientRecord, item: Pick<ItemFact, "prescriptionId">): boolean {
+  const planned = plannedOf(record, item);
+  return planned !== null && isTimed(planned.prescription.dose);
 }
 
 /** So long what is calm after an injection proves nothing. Source: design, rules learnt from the first use, 17. */

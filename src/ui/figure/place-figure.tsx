@@ -1,5 +1,5 @@
 "use client";
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { FitContext, Place } from "../../core/fit/context";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
@@ -10,7 +10,7 @@ import { Pictogram } from "./pictogram";
 import { posedOf } from "./row-poses.data";
 
 /** One place drawn small, to scale where the model knows it; nothing where nobody has drawn it. */
-export function PlaceFigure(
+export const PlaceFigure = memo(function PlaceFigure(
   props: Pick<FitContext, "subject"> & { place: Place; increments: FitContext["kit"]["increments"]; units: UnitSystem },
 ) {
   const { subject, place, increments, units } = props;
@@ -34,7 +34,7 @@ export function PlaceFigure(
       />
     );
   return posed ? <Pictogram posed={posed} label={`How ${variation.name} is done; not to scale`} /> : null;
-}
+});
 /** Whether there is anything to draw. */
 export const canDraw = (subject: FitContext["subject"], { variationId, setting }: Place): boolean =>
   posedOf(variationById(variationId)) !== undefined || poseOf(subject, variationById(variationId), setting).ok;

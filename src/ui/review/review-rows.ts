@@ -1,7 +1,6 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import { type Pattern, PATTERNS } from "../../core/catalogue/variation";
-import { isTimed } from "../../core/dose/dose";
-import { outcomeOf, plannedOf, responseTo } from "../../core/record/history";
+import { isByTime, outcomeOf, plannedOf, responseTo } from "../../core/record/history";
 import type { ClientRecord, DecisionFact, ItemFact, ResponseFact, RungFact, SessionFact } from "../../core/record/record";
 import { hasLever } from "../../core/templates/form";
 import { type LeverId, LEVERS } from "../../core/templates/lever";
@@ -112,11 +111,6 @@ export interface CorrectableSession {
   hasWarning: boolean;
   response: ResponseFact | null;
   items: { id: string; name: string; isByTime: boolean; sets: SessionFact["sets"][number][] }[];
-}
-/** Whether an item goes by the clock: what was left is then seconds. */
-export function isByTime(record: ClientRecord, item: ItemFact): boolean {
-  const planned = plannedOf(record, item);
-  return planned !== null && isTimed(planned.prescription.dose);
 }
 export const sessionsToCorrect = (record: ClientRecord): CorrectableSession[] =>
   record.sessions.map((session) => ({

@@ -1,8 +1,7 @@
 import { decisionFor, fitContextOf, undecidedItems } from "../../../../core/record/derive";
-import { plannedOf, responseTo } from "../../../../core/record/history";
+import { isByTime, plannedOf, responseTo } from "../../../../core/record/history";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
-import { isByTime } from "../../../../ui/review/review-rows";
 import { itemName } from "../../../../ui/text/item-text";
 import { MorningScreen, type WaitingMorning } from "../../../../ui/morning/morning-screen";
 
