@@ -74,7 +74,7 @@ export function tempoMoment(dose: Pick<Dose, "tempo">, startsBy: Variation["star
 }
 
 /** Slow at both ends, as a body moves. */
-const eased = (part: number): number => (1 - Math.cos(Math.PI * part)) / 2;
+const smooth = (part: number): number => (1 - Math.cos(Math.PI * part)) / 2;
 
 /** Where along its movement a repetition is at a moment of its tempo, 0 to 1: 1 is where the levers set it. */
 export function placeInMovement(
@@ -82,6 +82,6 @@ export function placeInMovement(
   startsBy: Variation["startsBy"],
   { phase, phaseFraction }: Pick<TempoMoment, "phase" | "phaseFraction">,
 ): number {
-  const downFraction = { lower: eased(phaseFraction), pause: startsBy === "lower" ? 1 : 0, rise: 1 - eased(phaseFraction) }[phase];
+  const downFraction = { lower: smooth(phaseFraction), pause: startsBy === "lower" ? 1 : 0, rise: 1 - smooth(phaseFraction) }[phase];
   return isLow ? downFraction : 1 - downFraction;
 }

@@ -378,6 +378,11 @@ describe("work that is not counted in repetitions", () => {
       goal: 30,
       ofDrops: true,
     });
+    // one more set after it stands for itself
+    expect(ruleOf(drops, ...done(10, 11, 10, 9), { ...goodSet, repetitions: 9, leftInTank: 4 })).toMatchObject({
+      setNumber: 5,
+      repetitions: 9,
+    });
     expect(ruleOf(drops, ...done(9, 12, 10, 10))).toEqual({ code: "repetitions-short", setNumber: 1, repetitions: 9, goal: 10 });
   });
 });

@@ -188,17 +188,16 @@ export function shortfall({ sets, response, eased, uncounted, soreMuscles = fals
 /** The first set that fell short: of its repetitions, of its seconds by the clock, or with its drops together of the total. */
 function amountShort(sets: readonly PerformedSet[], dose: Dose): DecisionReason | null {
   const goal = dose.repetitionsHigh;
-  const shortAt = sets
-    .slice(0, sets.length - (dropCount(dose) > 0 ? 1 + dropCount(dose) : 0))
-    .findIndex((set) => !(set.repetitions >= goal));
+  const drops = dropCount(dose);
+  const [fromAt, toAt] = drops > 0 ? [dose.setCount - 1 - drops, dose.setCount] : [Infinity, Infinity]; // one more set afterwards stands for itself
+  const shortAt = sets.findIndex((set, i) => !(i >= fromAt && i < toAt) && !(set.repetitions >= goal));
   const short = sets[shortAt];
   if (short && isTimed(dose)) return { code: "time-short", setNumber: shortAt + 1, workedS: short.workedS ?? 0, goalS: repetitionS(dose) };
   if (short) return { code: "repetitions-short", setNumber: shortAt + 1, repetitions: short.repetitions, goal };
-  if (dropCount(dose) === 0) return null;
-  const dropped = sets.slice(-1 - dropCount(dose));
+  const dropped = sets.slice(fromAt, toAt);
   const repetitions = dropped.reduce((sum, set) => sum + set.repetitions, 0);
   if (repetitions >= goal * dropped.length) return null;
-  return { code: "repetitions-short", setNumber: sets.length, repetitions, goal: goal * dropped.length, ofDrops: true };
+  return { code: "repetitions-short", setNumber: toAt, repetitions, goal: goal * dropped.length, ofDrops: true };
 }
 
 /** What was left after the last set, where it is too little or was not said. */

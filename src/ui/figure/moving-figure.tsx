@@ -8,17 +8,17 @@ import { tightestJoint } from "../../core/templates/pose";
 import type { UnitSystem } from "../../core/units";
 import { Figure } from "./figure";
 
+export interface MovingFigureProps extends Pick<FitContext, "subject"> {
+  place: Place;
+  movement: Movement;
+  /** How far along: 1 is where its levers set it. */
+  part: number;
+  increments: FitContext["kit"]["increments"];
+  units: UnitSystem;
+}
+
 /** One place drawn to scale somewhere along its movement, in a frame that holds all of it. */
-export const MovingFigure = memo(function MovingFigure(
-  props: Pick<FitContext, "subject"> & {
-    place: Place;
-    movement: Movement;
-    /** How far along: 1 is where its levers set it. */
-    part: number;
-    increments: FitContext["kit"]["increments"];
-    units: UnitSystem;
-  },
-) {
+export const MovingFigure = memo(function MovingFigure(props: MovingFigureProps) {
   const { subject, place, movement, part, increments, units } = props;
   const variation = variationById(place.variationId);
   const asked = useMemo(() => {

@@ -70,7 +70,9 @@ export function ItemTabs({ session }: { session: FloorSession }) {
                 ? "stopped for today"
                 : state.skippedItemIds.includes(item.itemId)
                   ? "left out today"
-                  : `${done} of ${item.dose.setCount} ${goesRound ? "rounds" : "sets"}`}
+                  : done > item.dose.setCount
+                    ? `${done} sets, ${item.dose.setCount} planned`
+                    : `${done} of ${item.dose.setCount} ${goesRound ? "rounds" : "sets"}`}
             </small>
           </ItemTab>
         );

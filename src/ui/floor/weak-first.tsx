@@ -10,7 +10,9 @@ export function WeakFirst(props: { session: FloorSession; weak: FloorItem; asked
   return (
     <Ask title={`The ${weak.side} comes first`} isOpen={asked !== null} onClose={onClose}>
       <Stack>
-        <p>It is the weaker side, and has sets left. In hand is the {session.item.side}.</p>
+        <p>
+          The {weak.side} is the weaker side and still has sets to do. This is the {session.item.side}.
+        </p>
         <Row>
           <Button
             $tone="primary"

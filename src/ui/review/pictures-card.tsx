@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import styled from "styled-components";
 import type { PictureSaid } from "../../core/floor/picture";
-import { TextButton } from "../kit/button";
+import { Button, TextButton } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { Ask } from "../kit/why";
@@ -62,9 +62,11 @@ export function PicturesCard({ clientId, pictures }: { clientId: string; picture
         })}
       </Row>
       <Ask title="Erase the picture?" isOpen={erasing !== null} onClose={() => setErasing(null)}>
-        <p>It is gone for good, from the studio and from every copy of the client&apos;s record.</p>
+        <p>It is gone for good.</p>
         <Problem text={problem} />
-        <TextButton onPress={() => erasing && void erase(erasing)}>Erase it</TextButton>
+        <Button $tone="danger" onPress={() => erasing && void erase(erasing)}>
+          Erase it
+        </Button>
       </Ask>
     </Card>
   );
