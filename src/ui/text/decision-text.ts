@@ -135,7 +135,7 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
     case "sharp-marks":
       return `${reason.count} sets of this exercise ended with sharp pain: leave it, and take another on Fit or Plan.`;
     case "support-standing":
-      return `Support stands at ${percentText(reason.nowFraction)} of body weight after ${reason.weeks} weeks; given back week by week it would be ${reason.dueFraction > 0 ? percentText(reason.dueFraction) : "nothing"} by now. Of all that could be made harder, give this back first.`;
+      return `Still ${percentText(reason.nowFraction)} of body weight on the support after ${reason.weeks} weeks; given back week by week it would be ${reason.dueFraction > 0 ? percentText(reason.dueFraction) : "nothing"} by now. When something is made harder again, give this back first.`;
     case "block-over":
       return reason.toVariationId
         ? `${reason.weeks} weeks at this one: its turn is over, and next comes ${variationById(reason.toVariationId).name.toLowerCase()}.`
