@@ -13,13 +13,8 @@ export default defineConfig({
         extends: true,
         test: {
           name: "unit",
-          include: [
-            "src/core/**/*.test.ts",
-            "src/server/**/*.test.ts",
-            "src/ui/**/*.test.ts",
-            "src/schemas/**/*.test.ts",
-            "cli/**/*.test.ts",
-          ],
+          include: ["src/**/*.test.ts", "cli/**/*.test.ts"],
+          exclude: ["src/data/**"],
         },
       },
       { extends: true, test: { name: "published", include: ["tests/published/**/*.test.ts"] } },

@@ -6,7 +6,7 @@ export default function NotFound() {
     <MessageScreen title="Not here">
       <title>Not here · Ponderis</title>
       <p>This page or client is not in your studio. It may have been removed, or the address has a slip in it.</p>
-      <Link href="/">All clients</Link>
+      <Link href="/clients">All clients</Link>
     </MessageScreen>
   );
 }

@@ -14,6 +14,7 @@ import type { PostureRule } from "../core/mechanics/posture";
 import type { SchoolChoice } from "../core/school/school";
 import type { ScreenAnswers } from "../core/screen/screen";
 import type { TrainingPlan } from "../core/session/plan";
+import type { Visit } from "../core/week/visit";
 import type { StoredSetting } from "./setting";
 import { scoped } from "./columns";
 
@@ -112,6 +113,13 @@ export const CalendarLinkRow = defineEntity({
   name: "CalendarLinkRow",
   tableName: "calendar_link",
   properties: { ...scoped, clientId: p.uuid(), tokenHash: p.string().nullable() },
+});
+
+/** A visit to the studio, whole each time it is changed; null once it takes place no more. The latest of its id counts. */
+export const VisitRow = defineEntity({
+  name: "VisitRow",
+  tableName: "visit",
+  properties: { ...scoped, clientId: p.uuid(), visitId: p.uuid(), visit: p.json<Omit<Visit, "id" | "clientId">>().nullable() },
 });
 
 /** A row of the studio's own, whole, each time it is changed; the latest of its id counts. */
@@ -300,6 +308,7 @@ export const AuditRow = defineEntity({
 export const clientEntities = [
   TrainingPlanRow,
   CalendarLinkRow,
+  VisitRow,
   OwnRowRow,
   StudioRow,
   MemberRow,

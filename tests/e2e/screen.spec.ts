@@ -107,7 +107,7 @@ test("a sign said before training stops planning until it is cleared by name; a 
   await open(page, "Any of these, now or in the last weeks?");
   await page.getByRole("button", { name: "None of these" }).click(); // said otherwise later: it stays open
   await expect(page.getByRole("button", { name: /Answer: Any of these/ })).toHaveText("change");
-  await page.goto("/");
+  await page.goto("/clients");
   await expect(page.getByRole("link", { name: /Ove Lind/ })).toContainText("Warning sign open");
   await openClient(page, "Ove Lind", "Limits");
   await clearSign(page);

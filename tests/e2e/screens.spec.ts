@@ -143,7 +143,7 @@ test("units change everywhere at once", async ({ trainer: page }) => {
 });
 
 test("a cushion is measured once for the studio, and a thing that is none is refused", async ({ trainer: page }) => {
-  await page.goto("/");
+  await page.goto("/clients");
   await expect(page.getByText("One cushion raises a seat by 4 cm, our guess")).toBeVisible();
   await page.getByRole("button", { name: "measure it" }).click();
   const keep = page.getByRole("button", { name: "Keep this thickness" });
@@ -203,7 +203,7 @@ test("another studio's client is not found, and its floor takes nothing", async 
   await expect(page.getByRole("alert").filter({ hasText: "do not go together" })).toBeVisible();
   await page.getByLabel("Password").fill("harbour-scale");
   await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
   await expect(page.getByText("Maren Holt")).toBeHidden();
   await page.goto(`/clients/${client?.id}/fit`);
   await expect(page.getByRole("heading", { name: "Not here" })).toBeVisible();

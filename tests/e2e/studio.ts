@@ -29,22 +29,22 @@ export const test = base.extend<{ trainer: Page; complaints: string[] }, { serve
 
 let kept: Cookie[] = [];
 
-/** On the clients' list, signed in: with the cookies of the test before, as long as the studio takes them. */
+/** On today's page, signed in: with the cookies of the test before, as long as the studio takes them. */
 async function beSignedIn(page: Page): Promise<void> {
   await page.context().addCookies(kept);
   if (kept.length > 0) await page.goto("/");
-  if (onList(page)) await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
+  if (isIn(page)) await expect(page.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
   else await signIn(page);
   kept = await page.context().cookies();
 }
-const onList = (page: Page): boolean => page.url() === `${address}/`;
+const isIn = (page: Page): boolean => page.url() === `${address}/`;
 
 export async function signIn(page: Page): Promise<void> {
   await page.goto("/sign-in");
   await page.getByLabel("E-mail").fill("trainer@ponderis.example");
   await page.getByLabel("Password").fill("harbour-scale");
   await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
 }
 
 export async function openClient(
@@ -52,8 +52,8 @@ export async function openClient(
   name: string,
   station: "Screen" | "Assess" | "Limits" | "Fit" | "Plan" | "Floor" | "Morning" | "Review",
 ): Promise<void> {
-  if (!onList(page)) await page.goto("/");
-  const link = page.getByRole("link", { name: new RegExp(name) }).last(); // the strip of today names some of them too
+  await page.goto("/clients");
+  const link = page.getByRole("link", { name: new RegExp(name) }).first();
   if (station === "Fit") await link.click();
   else await page.goto(((await link.getAttribute("href")) ?? "").replace(/[^/]+$/, station.toLowerCase()));
   await expect(page.getByRole("heading", { level: 1, name: new RegExp(name) })).toBeVisible();

@@ -253,7 +253,7 @@ const last = eight();
       await page.getByLabel("Password").fill("harbour-scale");
       await page.getByRole("button", { name: "Sign in" }).click();
     }
-    await page.getByRole("heading", { name: "Clients" }).waitFor();
+    await page.getByRole("heading", { name: "Today", exact: true }).waitFor();
   };
   const kept: number[] = [];
   const setsOf = async (): Promise<number> => (await sql(`select 1 from performed_set where not voided`)).length;

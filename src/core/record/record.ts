@@ -89,12 +89,19 @@ export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYe
   /** When each protocol was last done. */
   lastFindings: readonly { protocol: string; day: Day }[];
   lastSessionDay: Day | null;
-  lastResponse: MorningClass | null;
+  lastResponse: { class: MorningClass; day: Day } | null;
   /** Something is laid on today, or a session is under way. */
   isToday: boolean;
   /** The day of the last week's session whose morning after nobody told. */
   missingMorningOf: Day | null;
-  openWarningCount: number;
+  /** Warning signs that no clinician has cleared. */
+  openSigns: readonly string[];
+  /** Limits that were not lifted: those that people set, and those that follow from the screen. */
+  limits: readonly Limit[];
+  /** When the present block of the programme began. */
+  blockFrom: Day | null;
+  /** Exercises whose morning after is known and which nobody has decided on. */
+  undecidedCount: number;
 }
 
 /** A ceiling as it was set: its calm pose, and how far calm mornings have raised it since. Its value is of that day and engine. */

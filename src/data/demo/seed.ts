@@ -2,14 +2,19 @@ import { today as todayIn } from "@internationalized/date";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { hashPassword } from "better-auth/crypto";
 import pLimit from "p-limit";
+import { type Day, dayAfter } from "../../core/day";
+import type { Visit } from "../../core/week/visit";
 import { MemberRow, StudioRow } from "../entities";
 import { getOrm, inStudio, openOwnerOrm } from "../orm";
 import { addBand } from "../repos/studio.repo";
+import { changeVisits } from "../repos/visit.repo";
 import { DEMO_BANDS, DEMO_CLIENTS } from "./people.data";
 import { demoId, tellStory } from "./story";
+import { DEMO_VISITS } from "./visits.data";
 
 /** Each story keeps a connection to itself, and there are ten. */
 const STORIES_AT_ONCE = 8;
+const VISITS_SINCE_WEEKS = 8;
 const TIME_ZONE = "Europe/Copenhagen";
 const STUDIOS = [
   { key: "quayside", name: "Studio above the chandlery", email: "trainer@ponderis.example", trainer: "Tove Lind", clients: DEMO_CLIENTS },
@@ -45,6 +50,19 @@ async function addMember(em: EntityManager, { key, email, trainer }: (typeof STU
   await em.insert(MemberRow, { studioId: demoId(key), userId: id, name: trainer, role: "lead", unitSystem: "metric" });
 }
 
+const demoVisits = (today: Day): Visit[] =>
+  DEMO_VISITS.map(({ key, inDays, at, minutes }) => ({
+    id: demoId(`${key} visit ${inDays}`),
+    clientId: demoId(key),
+    day: dayAfter(today, inDays - 7 * VISITS_SINCE_WEEKS),
+    at,
+    minutes,
+    everyWeeks: 1,
+    untilDay: null,
+    except: [],
+    uid: null,
+  }));
+
 /** The member is written last: a studio without one is a seeding that was cut short. */
 async function seed(): Promise<string> {
   const orm = await getOrm();
@@ -66,6 +84,7 @@ async function seed(): Promise<string> {
   await Promise.all(
     stories.map(({ person, scope }) => inTurn(() => inStudio(scope.studioId, (em) => tellStory(scope, em, person, today)))),
   );
+  await inStudio(quayside.studioId, (em) => changeVisits(quayside, em, { kept: demoVisits(today), ended: [] }));
   await asOwner(async (em) => {
     for (const studio of STUDIOS) await addMember(em, studio);
   });

@@ -100,7 +100,7 @@ describe("pain that spreads in a test", () => {
     const spread = finding("bend-response", 3);
     await keep(studio, spread);
     expect(openWarningsOf(await recordOf(orm, studio))).toMatchObject([{ sourceId: spread.id, sign: "spreading-pain", day: TODAY }]);
-    expect((await inTest(orm, scope, (em) => listClients(scope, em, "2026-10-10")))[0]?.openWarningCount).toBe(1);
+    expect((await inTest(orm, scope, (em) => listClients(scope, em, "2026-10-10")))[0]?.openSigns.length).toBe(1);
     expect(await inTest(orm, scope, (em) => openSession(scope, em, clientId, TODAY))).toMatchObject({ ok: false });
     await keep(studio, finding("bend-response", 0)); // entered again: the sign stays
     expect(openWarningsOf(await recordOf(orm, studio))).toHaveLength(1);

@@ -11,6 +11,7 @@ export type Refusal =
   | {
       code:
         | "no-such-client"
+        | "no-such-visit"
         | "no-body"
         | "no-plan"
         | "no-such-session"

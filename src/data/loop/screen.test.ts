@@ -93,7 +93,7 @@ describe("answers", () => {
     await answer(studio, { signs: { id: newUuid(), day: TODAY, signs: [], symptoms: [] } });
     expect(openWarningsOf(await recordOf(orm, studio))).toMatchObject([{ sourceId: id, sign: "calf-swelling", day: TODAY }]);
     const countOpen = async () =>
-      (await inTest(orm, studio.scope, (em) => listClients(studio.scope, em, "2026-10-10")))[0]?.openWarningCount;
+      (await inTest(orm, studio.scope, (em) => listClients(studio.scope, em, "2026-10-10")))[0]?.openSigns.length;
     expect(await countOpen()).toBe(1);
     expect(await open(studio)).toMatchObject({ refusal: { code: "warning-open" } });
     const clearance = { sourceId: id, sign: "calf-swelling", by: "Dr Vane", role: "doctor", day: TODAY, note: "" } as const;

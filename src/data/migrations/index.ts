@@ -20,6 +20,7 @@ import { Migration0018 } from "./migration-0018";
 import { Migration0019 } from "./migration-0019";
 import { Migration0020 } from "./migration-0020";
 import { Migration0021 } from "./migration-0021";
+import { Migration0022 } from "./migration-0022";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -43,4 +44,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0019", class: Migration0019 },
   { name: "migration-0020", class: Migration0020 },
   { name: "migration-0021", class: Migration0021 },
+  { name: "migration-0022", class: Migration0022 },
 ];

@@ -8,7 +8,7 @@ import type { Day } from "../../core/day";
 import type { Limit } from "../../core/limits/limit";
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Clearance } from "../../core/progress/warning";
-import type { ScreenAnswers } from "../../core/screen/screen";
+import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
 import {
   type CalmPoseFact,
   type CeilingFact,
@@ -42,8 +42,7 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select coalesce(jsonb_agg(w.words order by w.first_at), '[]') from (
      select distinct on (w.complaint_id) w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at from complaint w
       where w.studio_id = c.studio_id and w.client_id = c.id order by w.complaint_id, w.created_at desc, w.id desc) w where w.ended_day is null) as complaints,
-  (select coalesce(jsonb_path_query_array(n.answers, '$.conditions[*].id'), '[]') from screen n where n.studio_id = c.studio_id and n.client_id = c.id
-     order by n.created_at desc, n.id desc limit 1) as "conditions",
+  (select n.answers from screen n where n.studio_id = c.studio_id and n.client_id = c.id order by n.created_at desc, n.id desc limit 1) as screen,
   (select coalesce(jsonb_agg(jsonb_build_object('protocol', f.protocol, 'day', f.day)), '[]') from (
      select protocol, max(day) as day from finding where studio_id = c.studio_id and client_id = c.id group by protocol) f) as "lastFindings",
   (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
@@ -53,22 +52,43 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select s.day::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id and s.day < ?::date and s.day > ?::date - 8
      and exists (select 1 from performed_set p where p.studio_id = s.studio_id and p.session_id = s.id and not p.voided)
      and not exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id) order by s.day desc limit 1) as "missingMorningOf",
-  (select r.class from response r where r.studio_id = c.studio_id and r.client_id = c.id order by r.day desc, r.created_at desc limit 1) as "lastResponse",
-  (select count(*)::int from (
+  (select jsonb_build_object('class', r.class, 'day', r.day) from response r where r.studio_id = c.studio_id and r.client_id = c.id
+     order by r.day desc, r.created_at desc limit 1) as "lastResponse",
+  (select coalesce(jsonb_agg(jsonb_build_object('id', l.id, 'rule', l.rule, 'side', l.side, 'owner', jsonb_build_object('kind', l.owner_kind, 'name', l.owner_name),
+       'fromDay', l.from_day, 'untilDay', l.until_day, 'lift', null) order by l.until_day), '[]') from client_limit l
+     where l.studio_id = c.studio_id and l.client_id = c.id and l.until_day is not null
+       and not exists (select 1 from limit_lift f where f.studio_id = l.studio_id and f.limit_id = l.id)) as limits,
+  (select coalesce(t.plan ->> 'blockFrom', (select min(x ->> 'day') from jsonb_array_elements(t.plan -> 'laid') x)) from training_plan t
+     where t.studio_id = c.studio_id and t.client_id = c.id order by t.created_at desc, t.id desc limit 1) as "blockFrom",
+  (select count(*)::int from training_session s join session_item i on i.studio_id = s.studio_id and i.session_id = s.id
+     where s.studio_id = c.studio_id and s.client_id = c.id and s.day > ?::date - 30
+       and exists (select 1 from performed_set p where p.studio_id = i.studio_id and p.item_id = i.id and not p.voided)
+       and exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id)
+       and not exists (select 1 from decision d where d.studio_id = i.studio_id and d.item_id = i.id)) as "undecidedCount",
+  (select coalesce(jsonb_agg(distinct sign), '[]') from (
      select e.id as source_id, e.payload ->> 'sign' as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
       where s.studio_id = c.studio_id and s.client_id = c.id and e.kind = 'warning-sign'
      union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]'
      union select (n.answers #>> '{signs,id}')::uuid, sign from screen n, jsonb_array_elements_text(n.answers #> '{signs,signs}') sign where n.studio_id = c.studio_id and n.client_id = c.id
      union all select f.id, 'spreading-pain' from finding f where f.studio_id = c.studio_id and f.client_id = c.id and f.protocol in ('bend-response', 'arch-response') and f.value = 3) said
-    where not exists (select 1 from clearance k where k.studio_id = c.studio_id and k.source_id = said.source_id and k.sign = said.sign)) as "openWarningCount"
+    where not exists (select 1 from clearance k where k.studio_id = c.studio_id and k.source_id = said.source_id and k.sign = said.sign)) as "openSigns"
 from client c join lateral (select v.* from client_revision v where v.studio_id = c.studio_id and v.client_id = c.id order by v.created_at desc, v.id desc limit 1) v on true
 where c.studio_id = ? order by v.name`;
 
 /** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
 export const listClients = ({ studioId }: Scope, em: EntityManager, today: Day): Promise<ClientLine[]> =>
   em
-    .execute<(Omit<ClientLine, "conditions"> & { conditions: string[] | null })[]>(LIST_SQL, [today, today, today, today, studioId])
-    .then((lines) => lines.map((line) => ({ ...line, conditions: line.conditions ?? [] })));
+    .execute<(Omit<ClientLine, "conditions"> & { screen: ScreenAnswers | null })[]>(LIST_SQL, [...Array<Day>(5).fill(today), studioId])
+    .then((lines) =>
+      lines.map(({ screen, ...line }) => ({
+        ...line,
+        conditions: (screen?.conditions ?? []).map(({ id }) => id),
+        limits: [
+          ...line.limits,
+          ...ruleLimits(screen ?? {}, () => false).filter(({ untilDay, lift }) => untilDay !== null && lift === null),
+        ],
+      })),
+    );
 
 /** A client as entered: the profile, what hurts, and the body's first measure. Sent twice with one id, it is one client. */
 export async function addClient(

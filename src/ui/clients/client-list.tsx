@@ -4,6 +4,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { retestsOf } from "../../core/assess/finding";
 import type { Day } from "../../core/day";
+import { byNeed } from "../../core/record/needs";
 import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";
@@ -13,7 +14,6 @@ import { overdueText } from "../text/protocol-text";
 import { responseText } from "../text/decision-text";
 import { color, media, size } from "../theme/tokens";
 import { Cushion } from "./cushion";
-import { TodayStrip } from "./today-strip";
 
 const Lines = styled.ul`
   display: grid;
@@ -86,11 +86,10 @@ export function ClientList(props: {
   const wanted = search.trim().toLowerCase();
   const [withArchived, setWithArchived] = useState(false);
   const listed = clients.filter(({ archivedDay }) => withArchived || archivedDay === null);
-  const shown = listed
-    .filter(({ name, complaints }) => `${name} ${complaints.join(" ")}`.toLowerCase().includes(wanted))
-    .toSorted(
-      (a, b) => b.openWarningCount - a.openWarningCount || Number(b.missingMorningOf !== null) - Number(a.missingMorningOf !== null),
-    );
+  const shown = byNeed(
+    listed.filter(({ name, complaints }) => `${name} ${complaints.join(" ")}`.toLowerCase().includes(wanted)),
+    today,
+  ).map(({ line }) => line);
   return (
     <Page>
       <Row style={{ justifyContent: "space-between", alignItems: "end" }}>
@@ -106,7 +105,6 @@ export function ClientList(props: {
           <Add href="/clients/new">Add a client</Add>
         </Row>
       </Row>
-      <TodayStrip clients={listed} />
       <Lines>
         {shown.map((client) => (
           <li key={client.id}>
@@ -115,7 +113,7 @@ export function ClientList(props: {
                 <strong>{client.name}</strong> <Soft>{ageOn(client.birthYear, today)}</Soft>
               </span>
               <span>
-                {client.openWarningCount > 0 && <Alarm>Warning sign open</Alarm>}
+                {client.openSigns.length > 0 && <Alarm>Warning sign open</Alarm>}
                 {client.complaints.join("; ")}
                 <Overdue line={client} today={today} />
                 {client.archivedDay !== null && <Soft> Put away.</Soft>}
@@ -127,7 +125,7 @@ export function ClientList(props: {
                 {client.lastResponse && (
                   <>
                     <br />
-                    <Response $flare={client.lastResponse === "flare"}>{responseText[client.lastResponse]}</Response>
+                    <Response $flare={client.lastResponse.class === "flare"}>{responseText[client.lastResponse.class]}</Response>
                   </>
                 )}
               </span>

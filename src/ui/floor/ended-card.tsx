@@ -77,7 +77,7 @@ export function EndedCard(props: { clientId: string; session: FloorSession; note
         {note}
         <Row>
           <Link href={`/clients/${clientId}/morning`}>Morning after</Link>
-          <Link href="/">All clients</Link>
+          <Link href="/">Today</Link>
           {session.log.state.warnings.length === 0 && <Button onPress={session.goOn}>Ended too early: go on</Button>}
         </Row>
       </Stack>

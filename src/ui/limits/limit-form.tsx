@@ -23,7 +23,7 @@ import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { capital, limitChannelName, traitName } from "../text/limit-text";
-import { DayField } from "./day-field";
+import { DayField } from "../kit/day-field";
 
 type What = `most ${LimitChannelId}` | "room" | `never ${Trait}` | "own-words";
 const WHATS: readonly { id: What; label: string }[] = [

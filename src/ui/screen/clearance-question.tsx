@@ -7,7 +7,7 @@ import { ChoiceField, SelectField, TextField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
-import { DayField } from "../limits/day-field";
+import { DayField } from "../kit/day-field";
 import { roleName } from "../text/limit-text";
 import { type QuestionProps, useAnswer } from "./answer";
 

@@ -8,7 +8,7 @@ import { Button } from "../kit/button";
 import { CheckField, ChoiceField } from "../kit/fields";
 import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
-import { DayField } from "../limits/day-field";
+import { DayField } from "../kit/day-field";
 import { conditionText, datedText, familyText } from "../text/screen-text";
 import { type QuestionProps, useAnswer } from "./answer";
 import { Taps } from "./signs-question";

@@ -17,7 +17,7 @@ import { CheckField, ChoiceField, TextField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
-import { DayField } from "../limits/day-field";
+import { DayField } from "../kit/day-field";
 import { backSignText, goalMeasureText, goalText, medicineText } from "../text/screen-text";
 import { type QuestionProps, useAnswer } from "./answer";
 import { goalEdge } from "./goal-edge";

@@ -9,7 +9,7 @@ import { TextField } from "../kit/fields";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { sendFile } from "../kit/send-file";
-import { DayField } from "../limits/day-field";
+import { DayField } from "../kit/day-field";
 import { dayText } from "../text/day-text";
 
 export interface LetterShown {

@@ -119,7 +119,7 @@ export function Header({
   return (
     <>
       <Bar>
-        <Brand href="/" aria-label="Ponderis, all clients">
+        <Brand href="/" aria-label="Ponderis, today">
           <Mark />
           Ponderis
         </Brand>
@@ -143,6 +143,8 @@ export function Header({
         )}
         <Tools style={client ? undefined : { marginLeft: "auto" }}>
           {tools}
+          {!client && <Link href="/">Today</Link>}
+          {!client && <Link href="/clients">Clients</Link>}
           {!client && <Link href="/catalogue">Catalogue</Link>}
           {!client && <Link href="/equipment">Equipment</Link>}
           {!client && <Link href="/account">You and your devices</Link>}

@@ -12,6 +12,7 @@ import { protocolName } from "./protocol-text";
 import { ruleText } from "./screen-text";
 import { angleText, handText, percentText } from "./quantity-text";
 
+export const inSentence = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 export const limitChannelName: Readonly<Record<LimitChannelId, string>> = {

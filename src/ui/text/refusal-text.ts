@@ -12,6 +12,7 @@ import { leverName, leverValueText } from "./lever-text";
 
 const PLAIN: Readonly<Record<string, string>> = {
   "no-such-client": "This client is not in your studio.",
+  "no-such-visit": "This visit was ended already, perhaps on another tablet. Reload to see it.",
   "no-body": "Stature and mass are needed first.",
   "no-plan": "There is no plan yet: choose a rung on Fit and keep it.",
   "no-such-session": "This session is not this client's.",

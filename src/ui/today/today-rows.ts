@@ -1,0 +1,96 @@
+import type { Day } from "../../core/day";
+import type { FitContext, Place } from "../../core/fit/context";
+import type { Change } from "../../core/fit/tread";
+import { currentPlans, decisionFor, fitContextOf, undecidedItems } from "../../core/record/derive";
+import { plannedOf, responseTo } from "../../core/record/history";
+import { byNeed, type Need } from "../../core/record/needs";
+import { programmeItems, programmeNow } from "../../core/record/programme";
+import type { ClientLine, ClientRecord } from "../../core/record/record";
+import type { Side } from "../../core/mechanics/channels";
+import { sessionS } from "../../core/session/session";
+import type { Coming } from "../../core/week/visit";
+
+/** One client as today has them: when they come, how they stand, and what waits for them on the floor. */
+export interface TodayRow {
+  line: ClientLine;
+  needs: readonly Need[];
+  /** Null where the programme has a session today and nobody has said when. */
+  coming: Coming | null;
+  state: "to-come" | "under-way" | "trained";
+  trained: { itemCount: number; endedAt: string | null; painScore: number | null; isSharp: boolean } | null;
+  /** What is done first, drawn, and how much follows; null where nothing is kept. */
+  next: { place: Place; side: Side; otherCount: number; minutes: number | null } | null;
+  drawn: (Pick<FitContext, "subject"> & { increments: FitContext["kit"]["increments"] }) | null;
+}
+
+/** Warm-ups and drills come first on the floor and say little: what a client comes for is the first main exercise. */
+function nextOf(record: ClientRecord, today: Day): TodayRow["next"] {
+  const items = programmeItems(record, today);
+  const main = items.find(({ part }) => part === "main") ?? items[0];
+  const programme = programmeNow(record);
+  if (main && programme) {
+    const lines = new Set(items.map(({ line }) => line));
+    const minutes = Math.round(sessionS(programme.items, programme.rounds) / 60);
+    return { place: main.place, side: main.side, otherCount: lines.size - 1, minutes };
+  }
+  const plans = currentPlans(record);
+  const [first] = plans;
+  return first ? { place: first.rung, side: first.rung.side, otherCount: plans.length - 1, minutes: null } : null;
+}
+
+export function rowOf(record: ClientRecord, line: ClientLine, needs: readonly Need[], coming: Coming | null, today: Day): TodayRow {
+  const session = record.sessions.findLast(({ day }) => day === today);
+  const next = nextOf(record, today);
+  const context = next && fitContextOf(record, today, next.side);
+  const scores = session?.sets.flatMap(({ painScore }) => (painScore === null ? [] : [painScore])) ?? [];
+  return {
+    line,
+    needs,
+    coming,
+    state: !session ? "to-come" : session.endedAt === null ? "under-way" : "trained",
+    trained: session
+      ? {
+          itemCount: new Set(session.sets.map(({ itemId }) => itemId)).size,
+          endedAt: session.endedAt,
+          painScore: scores.length > 0 ? Math.max(...scores) : null,
+          isSharp: session.sets.some(({ endedBy }) => endedBy === "sharp"),
+        }
+      : null,
+    next,
+    drawn: context && { subject: context.subject, increments: context.kit.increments },
+  };
+}
+
+/** Who comes today: by the hour, those without one last, the more pressing first; who only has needs is not among them. */
+export function whoComes(
+  lines: readonly ClientLine[],
+  comings: readonly Coming[],
+  today: Day,
+): { line: ClientLine; needs: Need[]; coming: Coming | null }[] {
+  const ordered = byNeed(lines, today).filter(({ line }) => line.archivedDay === null);
+  const atTheirHour = comings.flatMap((coming) =>
+    ordered.filter(({ line }) => line.id === coming.clientId).map((each) => ({ ...each, coming })),
+  );
+  const some = ordered.filter(({ line }) => line.isToday && !comings.some(({ clientId }) => clientId === line.id));
+  return [...atTheirHour, ...some.map((each) => ({ ...each, coming: null }))];
+}
+
+/** What the rules say about what was trained last and nobody has decided on: builds are what somebody waits for. */
+export interface Waiting {
+  clientId: string;
+  builds: readonly { variationId: string; toVariationId: string; change: Change }[];
+  otherCount: number;
+}
+export function waitingOf(record: ClientRecord, today: Day): Waiting {
+  const decided = undecidedItems(record)
+    .filter(({ session }) => responseTo(record, session) !== null)
+    .flatMap(({ session, item }) => {
+      const rung = plannedOf(record, item)?.rung;
+      const decision = rung && decisionFor(record, session, item, today)?.decision;
+      return rung && decision ? [{ rung, decision }] : [];
+    });
+  const builds = decided.flatMap(({ rung, decision: { move, next } }) =>
+    move === "build" && next ? [{ variationId: rung.variationId, toVariationId: next.variationId, change: next.change }] : [],
+  );
+  return { clientId: record.client.id, builds, otherCount: decided.length - builds.length };
+}

@@ -1,0 +1,102 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import styled from "styled-components";
+import type { Day } from "../../core/day";
+import type { Need } from "../../core/record/needs";
+import type { ClientLine } from "../../core/record/record";
+import type { UnitSystem } from "../../core/units";
+import type { Coming, Visit } from "../../core/week/visit";
+import { TextButton } from "../kit/button";
+import { Columns, Page, Row, Soft, Stack } from "../kit/layout";
+import { Ask } from "../kit/why";
+import { dayText, longDayText } from "../text/day-text";
+import { minutesText } from "../text/visit-text";
+import { NeedsCard } from "./needs-card";
+import { ReadCalendar } from "./read-calendar";
+import { TodayLine } from "./today-line";
+import type { TodayRow, Waiting } from "./today-rows";
+import { useKeptFloors } from "./use-kept-floors";
+import { VisitForm } from "./visit-form";
+import { WeekBars } from "./week-bars";
+
+const Lines = styled.ul`
+  display: grid;
+  gap: 10px;
+  margin: 10px 0 14px;
+`;
+
+export interface TodayProps {
+  rows: readonly TodayRow[];
+  all: readonly { line: ClientLine; needs: readonly Need[] }[];
+  waiting: readonly Waiting[];
+  visits: readonly Visit[];
+  /** From the Monday of this week on, some weeks. */
+  comings: readonly Coming[];
+  studioName: string;
+  timeZone: string;
+  today: Day;
+  units: UnitSystem;
+}
+
+/** Who comes when and what each needs first; beside it what asks for an eye before they come. */
+export function TodayScreen({ rows, all, waiting, visits, comings, studioName, timeZone, today, units }: TodayProps) {
+  const [isAdding, setAdding] = useState(false);
+  const ids = rows.map(({ line }) => line.id);
+  const kept = useKeptFloors(ids);
+  const next = rows.find(({ state, needs }) => state !== "trained" && needs[0]?.code !== "warning");
+  const later = comings.find(({ day }) => day > today);
+  const minutes = rows.reduce((sum, { coming }) => sum + (coming?.minutes ?? 0), 0);
+  const clients = all.map(({ line: { id, name } }) => ({ id, name })).toSorted((a, b) => a.name.localeCompare(b.name));
+  const nameOf = (clientId: string): string => clients.find(({ id }) => id === clientId)?.name ?? "";
+  return (
+    <Page>
+      <Row style={{ justifyContent: "space-between" }}>
+        <Row>
+          <h1 style={{ fontSize: 24 }}>Today</h1>
+          <Soft>
+            {longDayText(today)}, {studioName}
+          </Soft>
+        </Row>
+        <Soft role="status">
+          {rows.length > 0 &&
+            `${rows.length} today${minutes > 0 ? `, ${minutesText(minutes)}` : ""}. ${kept.length === rows.length ? "All of today is on this tablet, connection or none." : `${kept.length} of ${rows.length} on this tablet without a connection.`}`}
+        </Soft>
+      </Row>
+      <Columns $template="minmax(0, 1fr) 356px" style={{ marginTop: 8 }}>
+        <section aria-label="Who comes today">
+          {rows.length === 0 && <p style={{ margin: "18px 0" }}>Nobody is down for today.</p>}
+          <Lines>
+            {rows.map((row) => (
+              <TodayLine
+                key={`${row.line.id} ${row.coming?.at ?? ""}`}
+                row={row}
+                visit={visits.find(({ id }) => id === row.coming?.visitId)}
+                isNext={row === next}
+                today={today}
+                units={units}
+              />
+            ))}
+          </Lines>
+          <Row $gap={18}>
+            <Soft>
+              {later
+                ? `Next after today: ${dayText(later.day)} ${later.at}, ${nameOf(later.clientId)}.`
+                : "Nobody is down for the next weeks."}
+            </Soft>
+            <TextButton onPress={() => setAdding(true)}>Add a visit</TextButton>
+            <ReadCalendar clients={clients} visits={visits} timeZone={timeZone} />
+            <Link href="/clients">All clients</Link>
+          </Row>
+        </section>
+        <Stack>
+          <NeedsCard all={all} waiting={waiting} today={today} units={units} />
+          <WeekBars comings={comings} today={today} />
+        </Stack>
+      </Columns>
+      <Ask title="Add a visit" isOpen={isAdding} onClose={() => setAdding(false)}>
+        <VisitForm clients={clients} today={today} onDone={() => setAdding(false)} />
+      </Ask>
+    </Page>
+  );
+}
