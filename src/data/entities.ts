@@ -11,6 +11,8 @@ import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
 import type { BandTable } from "../core/mechanics/band";
 import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/channels";
 import type { PostureRule } from "../core/mechanics/posture";
+import type { Channel, MessageTemplate } from "../core/record/message";
+import type { HomeTold } from "../core/record/home";
 import type { SchoolChoice } from "../core/school/school";
 import type { ScreenAnswers } from "../core/screen/screen";
 import type { TrainingPlan } from "../core/session/plan";
@@ -108,11 +110,61 @@ export const TrainingPlanRow = defineEntity({
   properties: { ...scoped, clientId: p.uuid(), plan: p.json<Omit<TrainingPlan, "keptAt">>() },
 });
 
-/** A private link to a client's calendar; none where its hash is missing. The latest counts. */
-export const CalendarLinkRow = defineEntity({
-  name: "CalendarLinkRow",
-  tableName: "calendar_link",
-  properties: { ...scoped, clientId: p.uuid(), tokenHash: p.string().nullable() },
+/** A private link to a client's calendar or own page; none where its hash is missing. The latest of its kind counts. */
+export const PrivateLinkRow = defineEntity({
+  name: "PrivateLinkRow",
+  tableName: "private_link",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    opens: p.string().$type<"calendar" | "page">(),
+    tokenHash: p.string().nullable(),
+    untilDay: p.date().nullable(),
+    asksYear: p.boolean(),
+  },
+});
+
+/** What a client told from their own page; of a set also what stood on the sheet. */
+export const HomeEntryRow = defineEntity({
+  name: "HomeEntryRow",
+  tableName: "home_entry",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    day: p.date(),
+    occurredAt: p.datetime(),
+    kind: p.string().$type<HomeTold["kind"]>(),
+    told: p.json<object>(),
+  },
+});
+
+/** Sets at home that a trainer has looked at, and the session they became. */
+export const HomeLookRow = defineEntity({
+  name: "HomeLookRow",
+  tableName: "home_look",
+  properties: { ...scoped, clientId: p.uuid(), day: p.date(), entryIds: p.json<string[]>(), sessionId: p.uuid().nullable() },
+});
+
+/** How a client is reached, and at which hour they are reminded; the latest counts, and an empty address is none. */
+export const ContactRow = defineEntity({
+  name: "ContactRow",
+  tableName: "client_contact",
+  properties: { ...scoped, clientId: p.uuid(), channel: p.string().$type<Channel>(), address: p.string(), remindAt: p.string().nullable() },
+});
+
+/** A message as it was written; a private link in it is never kept. */
+export const MessageRow = defineEntity({
+  name: "MessageRow",
+  tableName: "message",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    channel: p.string().$type<Channel>(),
+    address: p.string(),
+    template: p.string().$type<MessageTemplate>(),
+    words: p.string(),
+    sentAt: p.datetime().nullable(),
+  },
 });
 
 /** A visit to the studio, whole each time it is changed; null once it takes place no more. The latest of its id counts. */
@@ -307,7 +359,11 @@ export const AuditRow = defineEntity({
 
 export const clientEntities = [
   TrainingPlanRow,
-  CalendarLinkRow,
+  PrivateLinkRow,
+  ContactRow,
+  MessageRow,
+  HomeEntryRow,
+  HomeLookRow,
   VisitRow,
   OwnRowRow,
   StudioRow,

@@ -6,7 +6,7 @@ import type { ClinicianRole } from "../core/limits/clinician";
 import type { Demand, Side } from "../core/mechanics/channels";
 import type { DecisionMove, DecisionReason } from "../core/progress/decide";
 import type { MorningClass, MorningTold } from "../core/progress/morning";
-import type { DecisionFact, ResponseFact } from "../core/record/record";
+import type { DecisionFact, ResponseFact, SessionFact } from "../core/record/record";
 import type { StoredSetting } from "./setting";
 import { scoped } from "./columns";
 
@@ -60,7 +60,14 @@ export const PrescriptionRow = defineEntity({
 export const SessionRow = defineEntity({
   name: "SessionRow",
   tableName: "training_session",
-  properties: { ...scoped, clientId: p.uuid(), day: p.date(), endedAt: p.datetime().nullable(), isLight: p.boolean() },
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    day: p.date(),
+    endedAt: p.datetime().nullable(),
+    isLight: p.boolean(),
+    place: p.string().$type<SessionFact["place"]>(),
+  },
 });
 
 export const SessionItemRow = defineEntity({

@@ -2,17 +2,15 @@ import { betterAuth } from "better-auth";
 import { APIError, createAuthMiddleware } from "better-auth/api";
 import { hashPassword, verifyPassword } from "better-auth/crypto";
 import { nextCookies } from "better-auth/next-js";
-import { Pool } from "pg";
-import { RateLimiterPostgres } from "rate-limiter-flexible";
 import pLimit from "p-limit";
 import { ATTEMPT_RULES, type Attempt, Attempts } from "./attempts";
-import { log } from "./log";
+import { counted, doorPool } from "./pool";
 
 const HASHES_AT_ONCE = 2;
 
 const held = globalThis as typeof globalThis & { ponderisAuth?: ReturnType<typeof createAuth> };
 
-function setting(name: "DATABASE_URL" | "AUTH_SECRET" | "APP_URL"): string {
+function setting(name: "AUTH_SECRET" | "APP_URL"): string {
   const value = process.env[name];
   if (!value) throw new Error(`${name} is not set: start the program with npm run demo`);
   return value;
@@ -26,26 +24,15 @@ function attemptOf({ path, body, headers }: { path?: string; body?: unknown; hea
 }
 
 function createAuth() {
-  const pool = new Pool({ connectionString: setting("DATABASE_URL"), max: 5 });
-  pool.on("error", () => log.warn({ step: "auth-pool", outcome: "connection-lost" })); // an idle connection may die with the database
   const baseURL = setting("APP_URL");
   const limited = process.env["AUTH_RATE_LIMIT"] !== "off";
   // counted in the database, for every copy of the server together
-  const attempts = new Attempts(
-    (rule) =>
-      new RateLimiterPostgres({
-        storeClient: pool,
-        tableName: "limiter",
-        tableCreated: true,
-        keyPrefix: `sign-in ${rule}`,
-        ...ATTEMPT_RULES[rule],
-      }),
-  );
+  const attempts = new Attempts((rule) => counted(`sign-in ${rule}`, ATTEMPT_RULES[rule]));
   const oneByOne = pLimit(HASHES_AT_ONCE);
   return betterAuth({
     baseURL,
     secret: setting("AUTH_SECRET"),
-    database: pool,
+    database: doorPool(),
     emailAndPassword: {
       enabled: true,
       disableSignUp: true,

@@ -1,7 +1,7 @@
 import { CacheFirst, NetworkFirst, type SerwistPlugin } from "serwist";
 
 /**
- * A reload with no connection shows the floor. The clients' list and pages of the floor and of Fit come from the studio while it answers, else
+ * A reload with no connection shows the floor. Today, pages of the floor and of Fit, and a client's own page come from the studio while it answers, else
  * as they were last seen; a build's own files come from the tablet. Nothing is kept of somebody who has signed out.
  */
 declare const self: ServiceWorkerGlobalScope;
@@ -12,7 +12,10 @@ const FILES_OF_BUILD = `floor-files-${BUILD}`;
 const PATIENCE_S = 4;
 
 const isKept = ({ pathname }: URL): boolean =>
-  pathname === "/" || /^\/floor\/[^/]+\/[^/]+$/.test(pathname) || /^\/clients\/[^/]+\/(floor|fit)$/.test(pathname);
+  pathname === "/" ||
+  pathname.startsWith("/me/") ||
+  /^\/floor\/[^/]+\/[^/]+$/.test(pathname) ||
+  /^\/clients\/[^/]+\/(floor|fit)$/.test(pathname);
 /** A page's own address: of what is asked in it only the place makes another page. */
 function addressOf({ origin, pathname, searchParams }: URL): string {
   const place = searchParams.get("place");

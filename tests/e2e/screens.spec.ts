@@ -254,7 +254,7 @@ test("another device is signed out from here, and a new password signs every oth
   const device = await other.newPage();
   await signIn(device);
   await page.goto("/");
-  await page.getByRole("link", { name: "You and your devices" }).click();
+  await page.getByRole("link", { name: "Account" }).click();
   const devices = page.getByRole("region", { name: "Devices" });
   await expect(devices).toContainText("this device");
   await expectAccessible(page);

@@ -18,6 +18,8 @@ export interface MorningTold {
   sleep?: "well" | "badly";
   /** Muscles, asked apart from joints: never pain of a joint, and after something new expected. */
   muscles?: "not-sore" | "sore";
+  /** Told by the client from their own page, next to a usual morning. */
+  by?: "client";
   /** A word on it, or why it was corrected. */
   note?: string;
 }

@@ -23,6 +23,7 @@ const line = (more: Partial<ClientLine> = {}): ClientLine => ({
   limits: [],
   blockFrom: null,
   undecidedCount: 0,
+  unlookedCount: 0,
   ...more,
 });
 const limit = (more: Partial<Limit>): Limit => ({
@@ -51,6 +52,7 @@ describe("what asks for an eye before a client comes", () => {
     expect(codes(due(400))).toEqual(["retest-due"]);
     expect(codes(due(1))).toEqual([]);
     expect(codes({ undecidedCount: 2 })).toEqual(["decision-waits"]);
+    expect(codes({ undecidedCount: 1, unlookedCount: 3 })).toEqual(["home-sets", "decision-waits"]);
     expect(codes({ undecidedCount: 2, openSigns: ["chest-pain"] })).toEqual(["warning"]); // nothing is decided under an open sign
   });
   test("a block is over after six weeks, not a day before", () => {

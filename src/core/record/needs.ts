@@ -12,6 +12,7 @@ export type Need =
   | { code: "limit-ends"; limit: Limit; isPast: boolean }
   | { code: "retest-due"; protocols: readonly string[] }
   | { code: "block-over"; endsOn: Day }
+  | { code: "home-sets"; setCount: number }
   | { code: "decision-waits"; itemCount: number };
 
 /** In this order: who could be hurt, what nobody knows, what runs out, what is due, what is earned. */
@@ -22,6 +23,7 @@ export const NEED_ORDER = [
   "limit-ends",
   "retest-due",
   "block-over",
+  "home-sets",
   "decision-waits",
 ] as const satisfies Need["code"][];
 /** So long a limit, a retest or a block is told ahead. */
@@ -41,7 +43,7 @@ function endingOf({ limits }: ClientLine, today: Day): Need[] {
 
 /** Everything that one client's line asks for, the first the most pressing. */
 export function needsOf(line: ClientLine, today: Day): Need[] {
-  const { openSigns, lastResponse, missingMorningOf, lastFindings, conditions, blockFrom, undecidedCount } = line;
+  const { openSigns, lastResponse, missingMorningOf, lastFindings, conditions, blockFrom, undecidedCount, unlookedCount } = line;
   const overdue = retestsOf(lastFindings, conditions, today).filter(({ isOverdue }) => isOverdue);
   const endsOn = blockFrom === null ? null : dayAfter(blockFrom, 7 * BLOCK_WEEKS - 1);
   return [
@@ -53,6 +55,7 @@ export function needsOf(line: ClientLine, today: Day): Need[] {
     ...endingOf(line, today),
     ...(overdue.length > 0 ? [{ code: "retest-due" as const, protocols: overdue.map(({ protocol }) => protocol) }] : []),
     ...(endsOn !== null && endsOn <= today ? [{ code: "block-over" as const, endsOn }] : []),
+    ...(unlookedCount > 0 ? [{ code: "home-sets" as const, setCount: unlookedCount }] : []),
     ...(undecidedCount > 0 && openSigns.length === 0 ? [{ code: "decision-waits" as const, itemCount: undecidedCount }] : []),
   ];
 }

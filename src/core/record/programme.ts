@@ -10,7 +10,7 @@ import type { Side } from "../mechanics/channels";
 import { buildSession, type SessionAsked } from "../session/build";
 import { laidFrom, type TrainingPlan } from "../session/plan";
 import type { Part } from "../dose/part";
-import { waiting, type WeakLink } from "../session/session";
+import { waiting, type WeakLink, type SessionItem } from "../session/session";
 import { type Away, awaySince } from "../progress/away";
 import { parametersOf, templateOf } from "../templates/form";
 import { strengthFrom } from "../standards/repetition";
@@ -99,37 +99,47 @@ export function firstProgramme(record: ClientRecord, context: FitContext, today:
  */
 export function programmeNow(record: ClientRecord): TrainingPlan | null {
   const plan = record.trainingPlan;
-  if (!plan) return null;
+  return plan && { ...plan, items: asItStands(record, plan.items, plan, ({ id, isKept }) => (isKept ? null : id)) };
+}
+
+/**
+ * Items of a programme with what the gate has decided about their line since it was kept; null stands for what Fit keeps of
+ * their pattern, which counts whenever it was kept. Each side by its own log.
+ */
+export function asItStands(
+  record: ClientRecord,
+  items: readonly SessionItem[],
+  plan: Pick<TrainingPlan, "keptAt" | "weakSide">,
+  lineOf: (item: SessionItem) => string | null,
+): SessionItem[] {
   const rule = sideRuleOf(schoolIn(record));
-  return {
-    ...plan,
-    items: plan.items.map((item) => {
-      const { pattern } = variationById(item.variationId);
-      const standing = (side: Side): Plan | null => {
-        const found = planInLine(record, { pattern, side, line: item.isKept ? null : item.id });
-        return found && (item.isKept || found.prescription.at > plan.keptAt) ? found : null;
-      };
-      const order = item.sides.length > 0 ? item.sides.map(({ side }) => side) : SIDES;
-      const [first] = order.flatMap((side) => standing(side) ?? []);
-      if (!first) return item;
-      const { variationId, setting } = first.rung;
-      const dose = item.isKept ? first.prescription.dose : item.dose;
-      const good = { setCount: dose.setCount, repetitions: dose.repetitionsHigh };
-      const doses = item.isKept ? sideDoses(good, plan.weakSide, rule) : item.sides;
-      return {
-        ...item,
-        variationId,
-        setting,
-        dose: item.sides.length > 0 ? dose : first.prescription.dose,
-        sides: item.sides.map((own) => {
-          const now = standing(own.side);
-          const isElsewhere = now && !(now.rung.variationId === variationId && isSameSetting(now.rung.setting, setting));
-          const { place: _, ...rest } = doses.find(({ side }) => side === own.side) ?? own;
-          return { ...rest, ...(isElsewhere ? { place: { variationId: now.rung.variationId, setting: now.rung.setting } } : {}) };
-        }),
-      };
-    }),
-  };
+  return items.map((item) => {
+    const line = lineOf(item);
+    const { pattern } = variationById(item.variationId);
+    const standing = (side: Side): Plan | null => {
+      const found = planInLine(record, { pattern, side, line });
+      return found && (line === null || found.prescription.at > plan.keptAt) ? found : null;
+    };
+    const order = item.sides.length > 0 ? item.sides.map(({ side }) => side) : SIDES;
+    const [first] = order.flatMap((side) => standing(side) ?? []);
+    if (!first) return item;
+    const { variationId, setting } = first.rung;
+    const dose = line === null ? first.prescription.dose : item.dose;
+    const good = { setCount: dose.setCount, repetitions: dose.repetitionsHigh };
+    const doses = line === null ? sideDoses(good, plan.weakSide, rule) : item.sides;
+    return {
+      ...item,
+      variationId,
+      setting,
+      dose: item.sides.length > 0 ? dose : first.prescription.dose,
+      sides: item.sides.map((own) => {
+        const now = standing(own.side);
+        const isElsewhere = now && !(now.rung.variationId === variationId && isSameSetting(now.rung.setting, setting));
+        const { place: _, ...rest } = doses.find(({ side }) => side === own.side) ?? own;
+        return { ...rest, ...(isElsewhere ? { place: { variationId: now.rung.variationId, setting: now.rung.setting } } : {}) };
+      }),
+    };
+  });
 }
 const SIDES: readonly Side[] = ["right", "left"];
 

@@ -10,6 +10,7 @@ import type { Day } from "../day";
 import type { Limit } from "../limits/limit";
 import type { Demand, Side } from "../mechanics/channels";
 import type { PostureRule } from "../mechanics/posture";
+import type { HomeSet, TaskTold } from "./home";
 import type { DecisionMove, DecisionReason } from "../progress/decide";
 import type { Morning, MorningClass } from "../progress/morning";
 import type { Clearance, Warning } from "../progress/warning";
@@ -59,6 +60,10 @@ export interface ClientRecord {
   trainingPlan: TrainingPlan | null;
   /** The studio's own rows, retired ones among them: what was done with them still opens. */
   ownRows: readonly OwnRow[];
+  /** What the client did at home and told from their own page, lately; those nobody has looked at count for nothing yet. */
+  homeSets: readonly HomeSet[];
+  /** How the everyday task of the week went, as the client told it. */
+  tasksTold: readonly TaskTold[];
   /** As it was last chosen; null where the house's own holds. */
   school: SchoolChoice | null;
 }
@@ -100,6 +105,8 @@ export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYe
   limits: readonly Limit[];
   /** When the present block of the programme began. */
   blockFrom: Day | null;
+  /** Sets at home that nobody has looked at. */
+  unlookedCount: number;
   /** Exercises whose morning after is known and which nobody has decided on. */
   undecidedCount: number;
 }
@@ -163,6 +170,7 @@ export interface SessionFact extends Omit<FloorState, "sets"> {
   id: string;
   day: Day;
   items: readonly ItemFact[];
+  place: "studio" | "home";
   /** A light day between heavy ones: it counts for nothing but itself. */
   isLight: boolean;
   sets: readonly FloorSet[];

@@ -2,6 +2,7 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import type { OwnProblem } from "../../core/catalogue/own";
 import type { CeilingChannelId } from "../../core/mechanics/channels";
 import type { ScreenQuestion } from "../../core/screen/screen";
+import type { MessageProblem } from "../../core/record/message";
 import type { ClientRecord } from "../../core/record/record";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
@@ -12,6 +13,7 @@ export type Refusal =
       code:
         | "no-such-client"
         | "no-such-visit"
+        | "no-contact"
         | "no-body"
         | "no-plan"
         | "no-such-session"
@@ -55,6 +57,7 @@ export type Refusal =
   | { code: "pose-impossible"; reason: string }
   | { code: "rest-broken"; day: string }
   | { code: "overrule-refused"; reason: string }
+  | { code: "message"; wrong: MessageProblem }
   | { code: "own-row"; name: string; ownProblem: OwnProblem };
 export type Taken<T = object> = ({ ok: true } & T) | { ok: false; refusal: Refusal };
 

@@ -12,7 +12,7 @@ import { programmeItems, programmeNow, trainedDays, usualAsked, usualWeek } from
 import { doneSets } from "../../core/record/programme";
 import { weekTotals } from "../../core/week/totals";
 import type { NewTrainingPlan } from "../../schemas/training-plan.schema";
-import { calendarBehind, calendarLinkSince, setCalendarLink } from "../repos/calendar-link.repo";
+import { behindLink, setPrivateLink, standingLink } from "../repos/private-link.repo";
 import { addLimit, eraseClient } from "../repos/client.repo";
 import { loadRecord } from "../repos/record.repo";
 import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../testing.fixture";
@@ -257,16 +257,19 @@ describe("a session of the programme", () => {
 describe("a link that a calendar follows", () => {
   const [one, other] = ["a".repeat(43), "b".repeat(43)];
   const set = ({ scope, clientId }: TestStudio, secret: string | null) =>
-    inTest(orm, scope, (em) => setCalendarLink(scope, em, clientId, secret));
-  const behind = ({ scope }: TestStudio, secret: string) => inTest(orm, scope, (em) => calendarBehind(scope.studioId, em, secret));
-  const since = ({ scope, clientId }: TestStudio) => inTest(orm, scope, (em) => calendarLinkSince(scope, em, clientId));
+    inTest(orm, scope, (em) =>
+      setPrivateLink(scope, em, clientId, "calendar", secret === null ? null : { secret, untilDay: null, asksYear: false }),
+    );
+  const behind = ({ scope }: TestStudio, secret: string) => inTest(orm, scope, (em) => behindLink(scope.studioId, em, "calendar", secret));
+  const since = ({ scope, clientId }: TestStudio) =>
+    inTest(orm, scope, (em) => standingLink(scope, em, clientId, "calendar", "2026-10-10"));
   test("opens one client's calendar by its secret, and keeps no secret", async () => {
     const studio = await makeStudio(orm);
     expect([await since(studio), await behind(studio, one)]).toEqual([null, null]);
     expect(await set(studio, one)).toEqual({ ok: true });
     expect(await behind(studio, one)).toMatchObject({ clientId: studio.clientId, timeZone: expect.any(String) as string });
-    expect(await since(studio)).toMatch(/^\d{4}-\d\d-\d\d$/);
-    const rows = await inTest(orm, studio.scope, (em) => em.execute<{ row: string }[]>("select l::text as row from calendar_link l"));
+    expect(await since(studio)).toMatchObject({ since: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) });
+    const rows = await inTest(orm, studio.scope, (em) => em.execute<{ row: string }[]>("select l::text as row from private_link l"));
     expect(rows).toHaveLength(1);
     expect(rows[0]?.row).not.toContain(one);
   });

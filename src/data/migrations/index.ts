@@ -21,6 +21,8 @@ import { Migration0019 } from "./migration-0019";
 import { Migration0020 } from "./migration-0020";
 import { Migration0021 } from "./migration-0021";
 import { Migration0022 } from "./migration-0022";
+import { Migration0023 } from "./migration-0023";
+import { Migration0024 } from "./migration-0024";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -45,4 +47,6 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0020", class: Migration0020 },
   { name: "migration-0021", class: Migration0021 },
   { name: "migration-0022", class: Migration0022 },
+  { name: "migration-0023", class: Migration0023 },
+  { name: "migration-0024", class: Migration0024 },
 ];

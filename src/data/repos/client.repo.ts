@@ -65,9 +65,13 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
        and exists (select 1 from performed_set p where p.studio_id = i.studio_id and p.item_id = i.id and not p.voided)
        and exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id)
        and not exists (select 1 from decision d where d.studio_id = i.studio_id and d.item_id = i.id)) as "undecidedCount",
+  (select count(*)::int from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'set' and h.day > ?::date - 30
+       and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
+       and not exists (select 1 from home_look l where l.studio_id = h.studio_id and l.client_id = h.client_id and jsonb_exists(l.entry_ids, h.id::text))) as "unlookedCount",
   (select coalesce(jsonb_agg(distinct sign), '[]') from (
      select e.id as source_id, e.payload ->> 'sign' as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
       where s.studio_id = c.studio_id and s.client_id = c.id and e.kind = 'warning-sign'
+     union all select h.id, h.told ->> 'sign' from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'sign'
      union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]'
      union select (n.answers #>> '{signs,id}')::uuid, sign from screen n, jsonb_array_elements_text(n.answers #> '{signs,signs}') sign where n.studio_id = c.studio_id and n.client_id = c.id
      union all select f.id, 'spreading-pain' from finding f where f.studio_id = c.studio_id and f.client_id = c.id and f.protocol in ('bend-response', 'arch-response') and f.value = 3) said
@@ -78,7 +82,7 @@ where c.studio_id = ? order by v.name`;
 /** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
 export const listClients = ({ studioId }: Scope, em: EntityManager, today: Day): Promise<ClientLine[]> =>
   em
-    .execute<(Omit<ClientLine, "conditions"> & { screen: ScreenAnswers | null })[]>(LIST_SQL, [...Array<Day>(5).fill(today), studioId])
+    .execute<(Omit<ClientLine, "conditions"> & { screen: ScreenAnswers | null })[]>(LIST_SQL, [...Array<Day>(6).fill(today), studioId])
     .then((lines) =>
       lines.map(({ screen, ...line }) => ({
         ...line,

@@ -3,7 +3,7 @@ import type { Dose, Pattern } from "../../core/catalogue/variation";
 import type { Day } from "../../core/day";
 import type { Demand, Side } from "../../core/mechanics/channels";
 import type { Decision, DecisionMove, Next } from "../../core/progress/decide";
-import { ENGINE_VERSION, type ResponseFact } from "../../core/record/record";
+import { ENGINE_VERSION, type ResponseFact, type SessionFact } from "../../core/record/record";
 import type { Part } from "../../core/dose/part";
 import type { Setting } from "../../core/templates/lever";
 import { DecisionRow, DemandRow, PrescriptionRow, ResponseRow, RungRow, SessionItemRow, SessionRow } from "../loop-entities";
@@ -67,9 +67,15 @@ export async function startSession(
   scope: Scope,
   em: EntityManager,
   clientId: string,
-  { day, sessionId, isLight = false, items }: { day: Day; sessionId?: string; isLight?: boolean; items: readonly NewItem[] },
+  {
+    day,
+    sessionId,
+    isLight = false,
+    place = "studio",
+    items,
+  }: { day: Day; sessionId?: string; isLight?: boolean; place?: SessionFact["place"]; items: readonly NewItem[] },
 ): Promise<string> {
-  const session = { ...stamp(scope, sessionId), clientId, day, endedAt: null, isLight };
+  const session = { ...stamp(scope, sessionId), clientId, day, endedAt: null, isLight, place };
   await em.insert(SessionRow, session);
   await em.insertMany(
     SessionItemRow,

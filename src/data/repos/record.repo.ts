@@ -15,7 +15,7 @@ export const RECENT_SESSIONS = 16;
 export const REVIEW_SESSIONS = 60;
 
 type Stored<T extends { setting: unknown }> = Omit<T, "setting"> & { setting: StoredSetting };
-type StoredSession = Pick<SessionFact, "id" | "day" | "items" | "isLight"> & { events: Omit<FloorEvent, "sessionId">[] };
+type StoredSession = Pick<SessionFact, "id" | "day" | "items" | "isLight" | "place"> & { events: Omit<FloorEvent, "sessionId">[] };
 interface StoredRecord extends Omit<ClientRecord, "client" | "screen" | "calmPoses" | "rungs" | "sessions"> {
   client: ClientProfile | null;
   screen: ScreenAnswers | null;

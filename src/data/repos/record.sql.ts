@@ -44,6 +44,8 @@ said as (
   union all
   select f.id, 'spreading-pain', f.day, f.created_at from finding f join mine using (studio_id, client_id) where f.protocol in ('bend-response', 'arch-response') and f.value = 3
   union all
+  select h.id, h.told ->> 'sign', h.day, h.created_at from home_entry h join mine using (studio_id, client_id) where h.kind = 'sign'
+  union all
   select n.id, n.sign, n.day, n.at from (
     select (s.answers #>> '{signs,id}')::uuid as id, sign, (s.answers #>> '{signs,day}')::date as day, min(s.created_at) as at
       from screen s join mine using (studio_id, client_id), jsonb_array_elements_text(s.answers #> '{signs,signs}') sign group by 1, 2, 3) n
@@ -79,7 +81,7 @@ select jsonb_build_object(
         'demands', coalesce(d.channels, '[]'), 'useFraction', d.use_fraction)), '[]')
     from rung r left join demand d on d.studio_id = r.studio_id and d.rung_id = r.id where (r.studio_id, r.id) in (select studio_id, rung_id from plans)),
   'prescriptions', (select coalesce(jsonb_agg(jsonb_build_object('id', p.id, 'day', p.day, 'rungId', p.rung_id, 'dose', p.dose, 'note', p.note, 'at', p.created_at) order by p.created_at, p.id), '[]') from plans p),
-  'sessions', (select coalesce(jsonb_agg(jsonb_build_object('id', s.id, 'day', s.day, 'isLight', s.is_light,
+  'sessions', (select coalesce(jsonb_agg(jsonb_build_object('id', s.id, 'day', s.day, 'isLight', s.is_light, 'place', s.place,
         'items', (select coalesce(jsonb_agg(jsonb_build_object('id', i.id, 'prescriptionId', i.prescription_id, 'part', i.part, 'inTurn', i.in_turn) order by i.position), '[]') from items i where i.session_id = s.id),
         'events', (select coalesce(jsonb_agg(jsonb_build_object('id', e.id, 'deviceId', e.device_id, 'sequence', e.sequence, 'receipt', e.receipt, 'occurredAt', e.occurred_at - e.clock_offset_ms * interval '1 millisecond', 'body', e.payload)), '[]') from events e where e.session_id = s.id)
       ) order by s.day, s.created_at), '[]') from recent s),
@@ -96,6 +98,13 @@ select jsonb_build_object(
   'studioKit', (select k.items from kit_list k join mine using (studio_id) where k.client_id is null order by k.created_at desc, k.id desc limit 1),
   'trainingPlan', (select t.plan || jsonb_build_object('keptAt', t.created_at) from training_plan t join mine using (studio_id, client_id) order by t.created_at desc, t.id desc limit 1),
   'ownRows', (select coalesce(jsonb_agg(o.row order by o.row ->> 'name'), '[]') from (select distinct on (o.row_id) o.row from own_row o join mine using (studio_id) order by o.row_id, o.created_at desc, o.id desc) o),
+  'homeSets', (select coalesce(jsonb_agg(h.told || jsonb_build_object('id', h.id, 'day', h.day, 'at', h.occurred_at, 'isLooked', exists (
+        select 1 from home_look l where l.studio_id = h.studio_id and l.client_id = h.client_id and jsonb_exists(l.entry_ids, h.id::text))) order by h.occurred_at, h.id), '[]')
+    from (select h.* from home_entry h join mine using (studio_id, client_id) where h.kind = 'set'
+        and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
+       order by h.occurred_at desc, h.id desc limit 200) h),
+  'tasksTold', (select coalesce(jsonb_agg(t.told || jsonb_build_object('day', t.day) order by t.day, t.created_at), '[]') from (
+        select h.* from home_entry h join mine using (studio_id, client_id) where h.kind = 'task' order by h.day desc, h.created_at desc limit 60) t),
   'homeKit', (select k.items from kit_list k join mine using (studio_id, client_id) order by k.created_at desc, k.id desc limit 1),
   'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)
 ) as record`;

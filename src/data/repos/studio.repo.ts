@@ -62,6 +62,14 @@ export async function keepOwnRow(scope: Scope, em: EntityManager, row: OwnRow): 
   await audit(scope, em, "wrote", "own_row", kept.id);
 }
 
+/** The studio's own name and time zone. */
+export async function studioOf({ studioId }: Scope, em: EntityManager): Promise<{ name: string; timeZone: string }> {
+  const [studio] = await em.execute<{ name: string; timeZone: string }[]>(`select name, time_zone as "timeZone" from studio where id = ?`, [
+    studioId,
+  ]);
+  return studio ?? { name: "", timeZone: "UTC" };
+}
+
 /** A member of a studio as a page needs one: who, for which studio, in which units and time zone. */
 export interface Member {
   studioId: string;

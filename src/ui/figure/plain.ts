@@ -1,20 +1,13 @@
 import type { Variation } from "../../core/catalogue/variation";
 import type { Setting } from "../../core/templates/lever";
-import { poseOf } from "../../core/templates/pose";
+import { movementOf } from "../../core/templates/movement";
+import { type Pose, poseOf } from "../../core/templates/pose";
 import type { Subject } from "../../core/templates/template";
 import { figureShape, legShape, type Spot } from "./drawing";
 import { figureOf, floorYOf } from "./frame";
 import { jointsOf, type Posed } from "./posed";
+import type { PlainFigure } from "./plain-drawn";
 import { posedOf } from "./row-poses.data";
-
-/** A figure as plain strokes, for paper: black on white, no words in it. Drawing units, y down. */
-export interface PlainFigure {
-  strokes: { from: Spot; to: Spot; width: number; isBehind?: boolean }[];
-  head: { at: Spot; radius: number };
-  /** Seats, steps and blocks. */
-  boxes: { x: number; y: number; width: number; height: number }[];
-  floorY: number;
-}
 
 function fromPosed(posed: Posed): PlainFigure {
   const { hip, shoulder, head, elbow, hand, leg, other } = jointsOf(posed);
@@ -43,12 +36,7 @@ function fromPosed(posed: Posed): PlainFigure {
   };
 }
 
-/** The client's own figure in this set-up, or the drawn pose where the model has none; null where there is neither. */
-export function plainFigure(subject: Subject, row: Variation, setting: Setting): PlainFigure | null {
-  const posed = posedOf(row);
-  if (posed) return fromPosed(posed);
-  const pose = poseOf(subject, row, setting);
-  if (!pose.ok) return null;
+function fromPose(pose: Pose): PlainFigure {
   const shape = figureShape(pose.body, figureOf(pose));
   const trail = pose.trail ? legShape(pose.body, pose.trail) : null;
   const { ankle } = shape.joints;
@@ -74,10 +62,25 @@ export function plainFigure(subject: Subject, row: Variation, setting: Setting):
     floorY: Math.max(floorYOf(pose.scene), 0) + 7,
   };
 }
-/** What of the drawing plane a figure takes up, with a margin. */
-export function boxOf({ strokes, head, boxes, floorY }: PlainFigure): { x: number; y: number; width: number; height: number } {
-  const xs = [...strokes.flatMap(({ from, to }) => [from[0], to[0]]), head.at[0], ...boxes.flatMap(({ x, width }) => [x, x + width])];
-  const ys = [...strokes.flatMap(({ from, to }) => [from[1], to[1]]), head.at[1] - head.radius, floorY];
-  const [x, y] = [Math.min(...xs) - 16, Math.min(...ys) - 12];
-  return { x, y, width: Math.max(...xs) + 16 - x, height: Math.max(...ys) + 6 - y };
+
+/** The client's own figure in this set-up, or the drawn pose where the model has none; null where there is neither. */
+export function plainFigure(subject: Subject, row: Variation, setting: Setting): PlainFigure | null {
+  const posed = posedOf(row);
+  if (posed) return fromPosed(posed);
+  const pose = poseOf(subject, row, setting);
+  return pose.ok ? fromPose(pose) : null;
+}
+
+/** The same along a repetition, from where it begins to where the levers set it; a drawn pose stands still. */
+export function plainFrames(
+  subject: Subject,
+  row: Variation,
+  setting: Setting,
+  count: number,
+): { frames: PlainFigure[]; isLowAtEnd: boolean } {
+  const movement = posedOf(row) ? null : movementOf(subject, row, setting);
+  const still = plainFigure(subject, row, setting);
+  if (!movement) return { frames: still ? [still] : [], isLowAtEnd: true };
+  const frames = Array.from({ length: count }, (_, i) => fromPose(movement.at(i / (count - 1))));
+  return { frames, isLowAtEnd: movement.isLowAtEnd };
 }

@@ -6,6 +6,7 @@ import { variationById } from "../../core/catalogue/catalogue";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day } from "../../core/day";
 import type { MorningClass, MorningTold } from "../../core/progress/morning";
+import type { HomeSet } from "../../core/record/home";
 import type { ResponseFact, SessionFact } from "../../core/record/record";
 import { Button } from "../kit/button";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
@@ -16,6 +17,7 @@ import { END_NAMES, toldText } from "../text/floor-text";
 import { agoText, longDayText } from "../text/day-text";
 import { secondsText } from "../text/quantity-text";
 import { DecisionCard, type DecisionCardProps } from "./decision-card";
+import { HomeCard } from "./home-card";
 import { MorningForm } from "./morning-form";
 
 export interface WaitingMorning {
@@ -41,6 +43,7 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
   return (
     <Card aria-label="What was done">
       <Title>
+        {session.place === "home" && "At home, "}
         {longDayText(session.day)}, {agoText(session.day, today)}
       </Title>
       {items.map(({ itemId, variationId, name, isByTime }) => {
@@ -71,8 +74,9 @@ function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }
 }
 
 /** What else the morning told. */
-function Told({ told: { stiffMin, sleep, muscles, note } }: { told: MorningTold }) {
+function Told({ told: { stiffMin, sleep, muscles, note, by } }: { told: MorningTold }) {
   const said = [
+    ...(by === "client" ? ["told by the client, next to a usual morning"] : []),
     ...(stiffMin === undefined ? [] : [`stiff for ${stiffMin} min`]),
     ...(sleep ? [`slept ${sleep}`] : []),
     ...(muscles ? [muscles === "sore" ? "muscles sore" : "muscles not sore"] : []),
@@ -103,6 +107,8 @@ function HoldsCard({ clientId, sessionId, names }: { clientId: string; sessionId
 export function MorningScreen(props: {
   clientId: string;
   complaints: readonly Complaint[];
+  /** Told from the client's own page, and not looked at. */
+  homeSets: readonly HomeSet[];
   waiting: WaitingMorning | null;
   today: Day;
   limits: DecisionCardProps["limits"];
@@ -110,9 +116,11 @@ export function MorningScreen(props: {
 }) {
   const { clientId, complaints, waiting, today, limits, units } = props;
   const [isCorrecting, setCorrecting] = useState(false);
+  const home = <HomeCard clientId={clientId} sets={props.homeSets} units={units} />;
   if (!waiting)
     return (
       <Page>
+        {home}
         <Card style={{ maxWidth: 640, margin: "12px auto" }}>
           <Stack>
             <Title>No morning is waiting</Title>
@@ -128,7 +136,8 @@ export function MorningScreen(props: {
   const holding = items.filter(({ deciding }) => deciding?.decision.move === "hold");
   return (
     <Page>
-      <Columns $template="1fr 1fr">
+      {home}
+      <Columns $template="1fr 1fr" style={{ marginTop: props.homeSets.length > 0 ? 12 : 0 }}>
         <Stack>
           {!isAsked && <SessionCard waiting={waiting} today={today} />}
           <Card aria-label="Morning after">

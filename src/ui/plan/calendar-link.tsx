@@ -1,21 +1,15 @@
 "use client";
 import { useState } from "react";
-import { setCalendarLinkAction } from "../../actions/training-plan";
+import { setPrivateLinkAction } from "../../actions/private-link";
 import type { Day } from "../../core/day";
 import type { UnitSystem } from "../../core/units";
 import { Button, TextButton } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
+import { newSecret } from "../kit/secret";
 import { useStep } from "../kit/use-step";
 import { dayText } from "../text/day-text";
-
-/** 32 random bytes, as a link carries them. */
-const newSecret = (): string =>
-  btoa(String.fromCharCode(...crypto.getRandomValues(new Uint8Array(32))))
-    .replaceAll("+", "-")
-    .replaceAll("/", "_")
-    .replaceAll("=", "");
 
 /** A private link for the client's own calendar. It is shown once: the studio keeps only what it can be checked by. */
 export function CalendarLink({
@@ -34,7 +28,12 @@ export function CalendarLink({
   const [link, setLink] = useState<string | null>(null);
   const set = (secret: string | null): void =>
     take(
-      (stepId) => setCalendarLinkAction(clientId, { secret }, stepId),
+      (stepId) =>
+        setPrivateLinkAction(
+          clientId,
+          { opens: "calendar", link: secret === null ? null : { secret, untilDay: null, asksYear: false } },
+          stepId,
+        ),
       () => setLink(secret === null ? null : `${window.location.origin}/api/calendar/${studioId}.${secret}`),
     );
   const hasOne = link !== null || since !== null;

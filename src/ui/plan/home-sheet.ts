@@ -1,12 +1,11 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Day } from "../../core/day";
-import { fitContextOf } from "../../core/record/derive";
+import { homeItems } from "../../core/record/home";
 import { programmeNow } from "../../core/record/programme";
 import type { ClientRecord } from "../../core/record/record";
-import { sheetFor } from "../../core/session/sheet";
-import { waiting } from "../../core/session/session";
 import type { UnitSystem } from "../../core/units";
-import { plainFigure, type PlainFigure } from "../figure/plain";
+import { plainFigure } from "../figure/plain";
+import type { PlainFigure } from "../figure/plain-drawn";
 import { daysText, laterText, sheetLine, type SheetLine } from "../text/sheet-text";
 
 /** A kept programme as a sheet for home: set up from what is there, drawn on the client's own body. Null without a programme. */
@@ -20,14 +19,9 @@ export interface HomeSheet {
   leftOut: string[];
 }
 export function homeSheet(record: ClientRecord, today: Day, units: UnitSystem): HomeSheet | null {
-  const plan = programmeNow(record);
-  const home = fitContextOf(record, today, undefined, "home");
+  const [plan, home] = [programmeNow(record), homeItems(record, today)];
   if (!plan || !home) return null;
-  const waits = waiting(plan.items, home.calmRows);
-  const { items, leftOut } = sheetFor(
-    home,
-    plan.items.filter((item) => !waits.includes(item)),
-  );
+  const { context, items, leftOut, waits } = home;
   return {
     forWhom: record.client.name,
     days: daysText(plan),
@@ -35,7 +29,7 @@ export function homeSheet(record: ClientRecord, today: Day, units: UnitSystem): 
     later: laterText(plan, waits),
     lines: items.map((item, i) => ({
       ...sheetLine(item, units, items[i + 1]),
-      figure: plainFigure(home.subject, variationById(item.variationId), item.setting),
+      figure: plainFigure(context.subject, variationById(item.variationId), item.setting),
     })),
     leftOut: leftOut.map(({ variationId }) => variationById(variationId).name),
   };

@@ -275,6 +275,7 @@ export function PlanScreen(props: PlanScreenProps) {
               {isKept ? (
                 <>
                   <Link href={`/clients/${clientId}/sheet`}>Home sheet</Link>
+                  <Link href={`/clients/${clientId}/own-page`}>Their own page on the phone</Link>
                   <a href={`/api/clients/${clientId}/calendar`} download>
                     Calendar file
                   </a>

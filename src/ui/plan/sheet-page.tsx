@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import styled, { createGlobalStyle } from "styled-components";
-import { boxOf, type PlainFigure } from "../figure/plain";
+import { boxOf, PlainDrawn } from "../figure/plain-drawn";
 import { Button } from "../kit/button";
 import { Notice, Page, Row, Soft } from "../kit/layout";
 import { SHEET_CALL, SHEET_RULES } from "../text/sheet-text";
@@ -46,28 +46,6 @@ const Sheet = styled.article<{ $large: boolean }>`
   }
 `;
 
-function Drawn({ figure, name }: { figure: PlainFigure; name: string }) {
-  const { x, y, width, height } = boxOf(figure);
-  return (
-    <svg viewBox={`${x} ${y} ${width} ${height}`} width={120} height={120} role="img" aria-label={`How ${name} is set up`}>
-      <path d={`M${x} ${figure.floorY}h${width}`} stroke="#000" strokeWidth={1.5} />
-      {figure.boxes.map((box, i) => (
-        <rect key={i} {...box} fill="#fff" stroke="#000" strokeWidth={1.5} />
-      ))}
-      {figure.strokes.map(({ from, to, width: w, isBehind }, i) => (
-        <path
-          key={i}
-          d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`}
-          stroke={isBehind ? "#999" : "#000"}
-          strokeWidth={w}
-          strokeLinecap="round"
-        />
-      ))}
-      <circle cx={figure.head.at[0]} cy={figure.head.at[1]} r={figure.head.radius} />
-    </svg>
-  );
-}
-
 /** One sheet for home, as it is printed: figures, dose side by side, the rules that hold for all of it. */
 export function SheetPage({ clientId, sheet, isLarge }: { clientId: string; sheet: HomeSheet; isLarge: boolean }) {
   return (
@@ -98,7 +76,11 @@ export function SheetPage({ clientId, sheet, isLarge }: { clientId: string; shee
         <ol>
           {sheet.lines.map((line) => (
             <li className="item" key={line.name}>
-              <div>{line.figure && <Drawn figure={line.figure} name={line.name} />}</div>
+              <div>
+                {line.figure && (
+                  <PlainDrawn figure={line.figure} box={boxOf(line.figure)} label={`How ${line.name} is set up`} tone="paper" size={120} />
+                )}
+              </div>
               <div>
                 <h2>{line.name}</h2>
                 <p>{line.setUp}</p>

@@ -1,6 +1,6 @@
 import path from "node:path";
 import { Document, Font, G, Line, Page, Path, Rect, renderToBuffer, StyleSheet, Svg, Text, View } from "@react-pdf/renderer";
-import { boxOf, type PlainFigure } from "../figure/plain";
+import { boxOf, type PlainFigure } from "../figure/plain-drawn";
 import { SHEET_CALL, SHEET_RULES, type SheetLine } from "../text/sheet-text";
 
 /** The sheet for home as a PDF: A4, real text, black on white, never smaller than 14 points for what is to be done. */

@@ -15,6 +15,7 @@ export const needTitle: Readonly<Record<Need["code"], string>> = {
   "limit-ends": "Limits that end",
   "retest-due": "Measure again",
   "block-over": "Block is over",
+  "home-sets": "Done at home",
   "decision-waits": "Decision waits",
 };
 
@@ -39,6 +40,8 @@ export function needText(need: Need, today: Day, units: UnitSystem): string {
       return `${capital(need.protocols.map((id) => protocolName(id).toLowerCase()).join(", "))}.`;
     case "block-over":
       return `Six weeks to ${dayText(need.endsOn)}: look what they built, and begin the next.`;
+    case "home-sets":
+      return need.setCount === 1 ? "One set waits to be looked at." : `${need.setCount} sets wait to be looked at.`;
     case "decision-waits":
       return need.itemCount === 1 ? "One exercise waits for your word." : `${need.itemCount} exercises wait for your word.`;
     default:
@@ -54,5 +57,6 @@ export const needStation: Readonly<Record<Need["code"], { path: string; words: s
   "limit-ends": { path: "limits", words: "Its limits" },
   "retest-due": { path: "assess", words: "Measure" },
   "block-over": { path: "plan", words: "Plan" },
+  "home-sets": { path: "morning", words: "Look" },
   "decision-waits": { path: "morning", words: "Look" },
 };

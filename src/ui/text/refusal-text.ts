@@ -5,6 +5,8 @@ import type { LeverId } from "../../core/templates/lever";
 import { dayText } from "./day-text";
 import { channelName } from "./channel-text";
 import { poseFailureText } from "./fit-text";
+import type { MessageProblem } from "../../core/record/message";
+import { messageProblemText } from "./message-text";
 import { ownProblemText } from "./own-text";
 import { axisName, positionName } from "./school-text";
 import { conditionText } from "./screen-text";
@@ -13,6 +15,7 @@ import { leverName, leverValueText } from "./lever-text";
 const PLAIN: Readonly<Record<string, string>> = {
   "no-such-client": "This client is not in your studio.",
   "no-such-visit": "This visit was ended already, perhaps on another tablet. Reload to see it.",
+  "no-contact": "There is no address or number to send to yet.",
   "no-body": "Stature and mass are needed first.",
   "no-plan": "There is no plan yet: choose a rung on Fit and keep it.",
   "no-such-session": "This session is not this client's.",
@@ -66,6 +69,7 @@ interface Refused {
   condition?: string;
   problem?: string;
   ownProblem?: OwnProblem;
+  wrong?: MessageProblem;
   day?: string;
 }
 const DAY_OF: Readonly<Record<string, string>> = {
@@ -94,6 +98,7 @@ export function refusalText(
     axisId = "",
     positionId = "",
     ownProblem,
+    wrong,
     day = "",
   }: Refused,
   units: UnitSystem = "metric",
@@ -116,6 +121,8 @@ export function refusalText(
       return `Not possible in this set-up: ${poseFailureText(reason)}.`;
     case "rest-broken":
       return `${dayText(day)} is too near another session, or is no day of this client's: move it to a day that is free.`;
+    case "message":
+      return wrong ? messageProblemText(wrong) : "This message cannot be sent.";
     case "own-row":
       return ownProblem ? `${name}: ${ownProblemText(ownProblem)}` : "This row cannot be kept.";
     case "nothing-asked":

@@ -1,34 +1,21 @@
-import { RateLimiterMemory } from "rate-limiter-flexible";
-import { validate as isUuid } from "uuid";
 import { readStudio } from "../../../../data/orm";
-import { calendarBehind } from "../../../../data/repos/calendar-link.repo";
 import { loadRecord } from "../../../../data/repos/record.repo";
+import { openPrivate } from "../../../../server/private-door";
 import { planCalendar } from "../../../../ui/plan/plan-calendar";
 
 interface Context {
   params: Promise<{ token: string }>;
 }
-const NOT_FOUND = { status: 404, headers: { "cache-control": "no-store" } } as const;
-/** Wrong links an address may try in a while; a right one never counts. */
-const wrong = new RateLimiterMemory({ points: 30, duration: 900 });
+const NO_STORE = { "cache-control": "no-store" };
 
-/** The same file for a calendar that follows it: `studio.secret`, no sign-in. A link that was stopped is as if it never was. */
+/** The same file for a calendar that follows it, no sign-in. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
-  const address = request.headers.get("x-forwarded-for") ?? "";
-  if (((await wrong.get(address))?.remainingPoints ?? 1) <= 0)
-    return new Response(null, { status: 429, headers: { "retry-after": "900" } });
-  const [studioId = "", secret = ""] = (await params).token.split(".");
-  const text = isUuid(studioId) && secret.length === 43 ? await calendarOf(studioId, secret) : null;
-  if (text === null) {
-    await wrong.consume(address).catch(() => undefined);
-    return new Response(null, NOT_FOUND);
-  }
-  return new Response(text, { headers: { "content-type": "text/calendar; charset=utf-8", "cache-control": "private, max-age=300" } });
+  const visitor = await openPrivate((await params).token, "calendar", request.headers.get("x-forwarded-for") ?? "");
+  if (visitor === "too-many") return new Response(null, { status: 429, headers: { "retry-after": "900" } });
+  if (visitor === "unknown") return new Response(null, { status: 404, headers: NO_STORE });
+  const { studioId, clientId, timeZone } = visitor;
+  const record = await readStudio(studioId, (em) => loadRecord({ studioId, actorId: "calendar" }, em, clientId));
+  if (!record || record.client.archivedDay !== null) return new Response(null, { status: 404, headers: NO_STORE });
+  const headers = { "content-type": "text/calendar; charset=utf-8", "cache-control": "private, max-age=300" };
+  return new Response(planCalendar(record, timeZone), { headers });
 }
-
-const calendarOf = (studioId: string, secret: string): Promise<string | null> =>
-  readStudio(studioId, async (em) => {
-    const behind = await calendarBehind(studioId, em, secret);
-    const record = behind && (await loadRecord({ studioId, actorId: "calendar" }, em, behind.clientId));
-    return behind && record && record.client.archivedDay === null ? planCalendar(record, behind.timeZone) : null;
-  });

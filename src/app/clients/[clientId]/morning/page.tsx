@@ -32,6 +32,7 @@ export default async function MorningPage({ params }: { params: Promise<{ client
     <MorningScreen
       clientId={clientId}
       complaints={record.complaints}
+      homeSets={record.homeSets.filter(({ isLooked }) => !isLooked)}
       waiting={waiting}
       today={today}
       limits={record.limits}

@@ -25,7 +25,7 @@ import { rangeOf } from "../../../../core/templates/form";
 import type { Subject } from "../../../../core/templates/template";
 import { weekTotals } from "../../../../core/week/totals";
 import { readStudio } from "../../../../data/orm";
-import { calendarLinkSince } from "../../../../data/repos/calendar-link.repo";
+import { standingLink } from "../../../../data/repos/private-link.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { type GoalAsked, PlanScreen } from "../../../../ui/plan/plan-screen";
@@ -96,7 +96,7 @@ export default async function PlanPage({ params }: Props) {
       key={kept?.sequence ?? "new"}
       clientId={clientId}
       studioId={scope.studioId}
-      linkSince={kept && (await readStudio(scope.studioId, (em) => calendarLinkSince(scope, em, clientId)))}
+      linkSince={kept && ((await readStudio(scope.studioId, (em) => standingLink(scope, em, clientId, "calendar", today)))?.since ?? null)}
       context={context}
       first={first}
       asked={asked}

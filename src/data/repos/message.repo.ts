@@ -1,0 +1,73 @@
+import type { EntityManager } from "@mikro-orm/postgresql";
+import { LINK, type Contact, type Message, messageProblem } from "../../core/record/message";
+import { ClientRow, ContactRow, MessageRow } from "../entities";
+import { refuse, type Taken } from "../loop/load";
+import { audit, type Scope, stamp } from "../scope";
+
+/** How a client is reached from now on. */
+export async function setContact(scope: Scope, em: EntityManager, clientId: string, contact: Contact): Promise<Taken> {
+  if ((await em.count(ClientRow, { studioId: scope.studioId, id: clientId })) === 0) return refuse({ code: "no-such-client" });
+  const row = { ...stamp(scope), clientId, ...contact };
+  await em.insert(ContactRow, row);
+  await audit(scope, em, "set", "client_contact", row.id);
+  return { ok: true };
+}
+export async function contactOf({ studioId }: Scope, em: EntityManager, clientId: string): Promise<Contact | null> {
+  const [contact] = await em.execute<Contact[]>(
+    `select channel, address, remind_at as "remindAt" from client_contact where studio_id = ? and client_id = ? order by created_at desc, id desc limit 1`,
+    [studioId, clientId],
+  );
+  return contact && contact.address !== "" ? contact : null;
+}
+
+/** A stand-in, or a real way: takes a message with its link in it. */
+export interface MessageDriver {
+  send: (message: { channel: Contact["channel"]; address: string; words: string }) => Promise<void>;
+}
+
+/** A message written, sent by the driver and kept as it went out, but for the private link in it. Once, by its id. */
+export async function sendMessage(
+  scope: Scope,
+  em: EntityManager,
+  driver: MessageDriver,
+  { id, clientId, template, words, link }: Pick<Message, "id" | "clientId" | "template" | "words"> & { link: string | null },
+): Promise<Taken> {
+  const contact = await contactOf(scope, em, clientId);
+  if (!contact) return refuse({ code: "no-contact" });
+  const wrong = messageProblem(words, contact.channel, template);
+  if (wrong) return refuse({ code: "message", wrong });
+  if ((await em.count(MessageRow, { studioId: scope.studioId, id })) > 0) return { ok: true };
+  const { channel, address } = contact;
+  await driver.send({ channel, address, words: link === null ? words : words.replaceAll(LINK, link) });
+  await em.insert(MessageRow, { ...stamp(scope, id), clientId, channel, address, template, words, sentAt: new Date() });
+  await audit(scope, em, "sent", "message", id);
+  return { ok: true };
+}
+
+/** The studio's messages, the newest first. */
+export const listMessages = ({ studioId }: Scope, em: EntityManager, most = 200): Promise<(Message & { name: string })[]> =>
+  em.execute(
+    `select m.id, m.client_id as "clientId", m.channel, m.address, m.template, m.words, m.created_at as at, m.sent_at as "sentAt", v.name from message m
+       join lateral (select v.name from client_revision v where v.studio_id = m.studio_id and v.client_id = m.client_id order by v.created_at desc, v.id desc limit 1) v on true
+      where m.studio_id = ? order by m.created_at desc limit ?`,
+    [studioId, most],
+  );
+
+/** Who is to be reminded at this hour of this day: a page that is open and agreed to, and no reminder yet today. */
+export const toRemind = (
+  { studioId }: Scope,
+  em: EntityManager,
+  day: string,
+  hour: string,
+): Promise<{ clientId: string; name: string }[]> =>
+  em.execute(
+    `select c.id as "clientId", v.name from client c
+       join lateral (select v.name, v.archived_day from client_revision v where v.studio_id = c.studio_id and v.client_id = c.id order by v.created_at desc, v.id desc limit 1) v on v.archived_day is null
+       join lateral (select k.remind_at, k.address from client_contact k where k.studio_id = c.studio_id and k.client_id = c.id order by k.created_at desc, k.id desc limit 1) k
+         on k.address <> '' and k.remind_at is not null and k.remind_at <= ?
+       join lateral (select l.token_hash, l.until_day from private_link l where l.studio_id = c.studio_id and l.client_id = c.id and l.opens = 'page' order by l.created_at desc, l.id desc limit 1) l
+         on l.token_hash is not null and (l.until_day is null or l.until_day >= ?::date)
+      where c.studio_id = ? and exists (select 1 from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'consented')
+        and not exists (select 1 from message m where m.studio_id = c.studio_id and m.client_id = c.id and m.template = 'reminder' and m.created_at > now() - interval '12 hours')`,
+    [hour, day, studioId],
+  );

@@ -1,0 +1,77 @@
+import { createHash } from "node:crypto";
+import type { EntityManager } from "@mikro-orm/postgresql";
+import { validate as isUuid } from "uuid";
+import type { Day } from "../../core/day";
+import { refuse, type Taken } from "../loop/load";
+import { ClientRow, PrivateLinkRow } from "../entities";
+import { audit, type Scope, stamp } from "../scope";
+
+/** What a private link opens: the calendar of a programme, or the client's own page. */
+export type Opens = "calendar" | "page";
+/** A link as it was made: with a last day and the year of birth asked, where somebody wanted so. */
+export interface NewLink {
+  secret: string;
+  untilDay: Day | null;
+  asksYear: boolean;
+}
+export interface StandingLink {
+  since: Day;
+  untilDay: Day | null;
+  asksYear: boolean;
+}
+
+export const hashOf = (secret: string): string => createHash("sha256").update(secret).digest("hex");
+
+/** A client's link from now on: whoever has an older one reads nothing more. None, and there is none. */
+export async function setPrivateLink(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  opens: Opens,
+  link: NewLink | null,
+): Promise<Taken> {
+  if (!isUuid(clientId) || (await em.count(ClientRow, { studioId: scope.studioId, id: clientId })) === 0)
+    return refuse({ code: "no-such-client" });
+  const { untilDay = null, asksYear = false } = link ?? {};
+  const row = { ...stamp(scope), clientId, opens, untilDay, asksYear, tokenHash: link === null ? null : hashOf(link.secret) };
+  await em.insert(PrivateLinkRow, row);
+  await audit(scope, em, link === null ? "stopped" : "made", `${opens}_link`, row.id);
+  return { ok: true };
+}
+
+/** The link in force of its kind, and since when; null where there is none, or its last day is over. */
+export async function standingLink(
+  { studioId }: Scope,
+  em: EntityManager,
+  clientId: string,
+  opens: Opens,
+  today: Day,
+): Promise<StandingLink | null> {
+  const [latest] = await em.execute<(StandingLink & { isOpen: boolean })[]>(
+    `select created_at::date::text as since, until_day::text as "untilDay", asks_year as "asksYear", token_hash is not null as "isOpen" from private_link
+      where studio_id = ? and client_id = ? and opens = ? order by created_at desc, id desc limit 1`,
+    [studioId, clientId, opens],
+  );
+  if (!latest?.isOpen || (latest.untilDay !== null && latest.untilDay < today)) return null;
+  const { isOpen: _, ...link } = latest;
+  return link;
+}
+
+/** What a secret opens: whose it is, and the studio's time zone. */
+export interface Behind {
+  clientId: string;
+  timeZone: string;
+  untilDay: Day | null;
+  asksYear: boolean;
+}
+/** Null for a secret that opens nothing of this kind, or does no longer; its last day is for whoever knows what day it is there. */
+export async function behindLink(studioId: string, em: EntityManager, opens: Opens, secret: string): Promise<Behind | null> {
+  const [row] = await em.execute<Behind[]>(
+    `select l.client_id as "clientId", s.time_zone as "timeZone", l.until_day::text as "untilDay", l.asks_year as "asksYear"
+       from private_link l join studio s on s.id = l.studio_id
+      where l.studio_id = ? and l.opens = ? and l.token_hash = ? and not exists (
+        select 1 from private_link n where n.studio_id = l.studio_id and n.client_id = l.client_id and n.opens = l.opens and (n.created_at, n.id) > (l.created_at, l.id))`,
+    [studioId, opens, hashOf(secret)],
+  );
+  return row ?? null;
+}

@@ -1,0 +1,296 @@
+"use client";
+import { useEffect, useState } from "react";
+import styled from "styled-components";
+import { CONSENT_VERSION, type HomeTold } from "../../core/record/home";
+import type { Side } from "../../core/mechanics/channels";
+import { PlainDrawn } from "../figure/plain-drawn";
+import { CLIENT_REFUSALS, CONSENT_TEXT, levelText, NOBODY_WATCHES, SHARED, taskQuestion } from "../text/client-text";
+import { color } from "../theme/tokens";
+import { ExerciseView, LeftAsked } from "./exercise";
+import type { HomeExercise, HomePage } from "./home-page";
+import { MorningAsked } from "./morning";
+import { Body, Foot, LinkTap, Pair, Part, Phone, Quiet, Tap, Top } from "./parts";
+import { SignList, SignSaid } from "./signs";
+import { keepThisPage } from "./keep";
+import { type KeptEntry, useEntries } from "./use-entries";
+
+const Line = styled.button`
+  display: grid;
+  grid-template-columns: 84px 1fr;
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  padding: 10px;
+  border: 2px solid ${color.fogDeep};
+  border-radius: 8px;
+  background: ${color.paper};
+  color: ${color.ink};
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  strong {
+    display: block;
+  }
+`;
+const Trend = styled.ol`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  font-size: 17px;
+`;
+
+/** One set of the sheet: whose side it is, and how many there are of it. */
+interface Due {
+  exercise: HomeExercise;
+  side: Side | null;
+  repetitions: number;
+}
+const duesOf = (exercise: HomeExercise): Due[] =>
+  exercise.sides.flatMap(({ side, setCount, repetitions }) => Array.from({ length: setCount }, () => ({ exercise, side, repetitions })));
+
+/** Sets of today by what the studio has and what is on the phone, each once; what was taken back is none. */
+function doneToday(page: HomePage, entries: readonly KeptEntry[]): { id: string; line: string; side: Side | null }[] {
+  const undone = entries.flatMap(({ told }) => (told.kind === "undone" ? [told.entryId] : []));
+  const here = entries.flatMap(({ id, at, told, refused }) =>
+    told.kind === "set" && refused === null && new Date(at).toDateString() === new Date().toDateString()
+      ? [{ id, line: told.line, side: told.side }]
+      : [],
+  );
+  const both = [...page.done, ...here];
+  return both.filter(({ id }, i) => !undone.includes(id) && both.findIndex((each) => each.id === id) === i);
+}
+
+function Consent({ studioName, onAgree }: { studioName: string; onAgree: () => void }) {
+  return (
+    <Phone>
+      <Top>
+        <p>{studioName}</p>
+        <h1>Before you begin</h1>
+      </Top>
+      <Body>
+        {CONSENT_TEXT.map((words) => (
+          <p key={words}>{words}</p>
+        ))}
+        <Tap type="button" $tone="chosen" onClick={onAgree}>
+          I agree
+        </Tap>
+        <Quiet>Not now: close this page. Nothing is kept. {NOBODY_WATCHES}</Quiet>
+      </Body>
+    </Phone>
+  );
+}
+
+/** A client's own page on a phone: this morning, what to do today, how the week's task goes, and what to do when something is wrong. */
+export function ClientPage({ token, linkHash, page }: { token: string; linkHash: string; page: HomePage }) {
+  const { entries, tell, waiting, isKept } = useEntries(token, linkHash);
+  const [open, setOpen] = useState<string | null>(null);
+  const [left, setLeft] = useState<{ entryId: string; name: string; told: Extract<HomeTold, { kind: "set" }> } | null>(null);
+  const [isListing, setListing] = useState(false);
+  const [isStopping, setStopping] = useState(false);
+  useEffect(() => keepThisPage(), []);
+  useEffect(() => window.scrollTo(0, 0), [open, isListing, left]);
+  const said = <K extends HomeTold["kind"]>(kind: K): Extract<HomeTold, { kind: K }>[] =>
+    entries.flatMap(({ told }) => (told.kind === kind ? [told as Extract<HomeTold, { kind: K }>] : []));
+  const hasAgreed = page.consentVersion >= CONSENT_VERSION || said("consented").length > 0;
+  if (!hasAgreed) return <Consent studioName={page.studioName} onAgree={() => tell({ kind: "consented", version: CONSENT_VERSION })} />;
+
+  const signs = [...said("sign").map(({ sign }) => sign), ...said("morning").flatMap((morning) => morning.signs)];
+  const isClosed = page.isClosed || signs.length > 0;
+  const done = doneToday(page, entries);
+  const countOf = (line: string, side: Side | null): number => done.filter((set) => set.line === line && set.side === side).length;
+  /** The set that comes next of an exercise; the first again where it is done several times a day. */
+  const nextOf = (exercise: HomeExercise): { due: Due; number: number; isAgain: boolean } | null => {
+    const dues = duesOf(exercise);
+    for (const [i, due] of dues.entries()) {
+      const before = dues.slice(0, i).filter(({ side }) => side === due.side).length;
+      if (countOf(exercise.line, due.side) <= before) return { due, number: before + 1, isAgain: false };
+    }
+    return dues[0] ? { due: dues[0], number: 1, isAgain: true } : null;
+  };
+  const shown = page.exercises.find(({ line }) => line === open);
+  const next = shown && nextOf(shown);
+  if (shown && next) {
+    const { due, number, isAgain } = next;
+    const sided = due.side === null ? "" : `${due.side} side, `;
+    const ofIt = shown.sides.find(({ side }) => side === due.side)?.setCount ?? 1;
+    return (
+      <ExerciseView
+        key={`${shown.line} ${due.side ?? ""} ${done.length}`}
+        exercise={shown}
+        side={due.side}
+        repetitions={due.repetitions}
+        setLabel={isAgain ? "All done today. Once more, if you like." : `${sided}set ${number} of ${ofIt}`}
+        onClose={() => setOpen(null)}
+        onTold={(told) => {
+          const entryId = tell(told);
+          const isLast = duesOf(shown).length === done.filter(({ line }) => line === shown.line).length + 1;
+          if (isLast && !told.isSharp && shown.holdS === null) setLeft({ entryId, name: shown.name, told });
+          if (isLast || told.isSharp) setOpen(null);
+        }}
+      />
+    );
+  }
+  const asksMorning = page.asked !== null && said("morning").length === 0;
+  const tasks = said("task");
+  const trend = [...page.trend, ...tasks.map(({ task, level }) => ({ task, level, day: page.today }))].slice(-12);
+  const refused = entries.filter((entry) => entry.refused !== null);
+  return (
+    <Phone>
+      <Top>
+        <p>{page.studioName}</p>
+        <h1>
+          {asksMorning && !isClosed ? "Good morning" : "Hello"}, {page.firstName}
+        </h1>
+      </Top>
+      <Body>
+        {isClosed ? (
+          <SignSaid signs={signs.length > 0 ? signs : ["other-sign"]} />
+        ) : isListing ? (
+          <SignList
+            asksBelly={page.asksBelly}
+            onNone={() => setListing(false)}
+            onTold={(each) => {
+              for (const sign of each) tell({ kind: "sign", sign });
+              setListing(false);
+            }}
+          />
+        ) : left ? (
+          <LeftAsked
+            name={left.name}
+            onTold={(leftInTank) => {
+              if (leftInTank !== null) {
+                tell({ kind: "undone", entryId: left.entryId });
+                tell({ ...left.told, leftInTank });
+              }
+              setLeft(null);
+            }}
+          />
+        ) : asksMorning && page.asked ? (
+          <MorningAsked asked={page.asked} asksBelly={page.asksBelly} onTold={tell} />
+        ) : (
+          <>
+            {said("morning").length > 0 && <p role="status">Thank you. Your trainer sees it before your next visit.</p>}
+            <Part aria-label="Today at home">
+              <h2>Today at home</h2>
+              {page.isRestDay ? (
+                <p>A rest day: the joint grows strong while it rests.{page.exercises.length > 0 && " Only the small ones today."}</p>
+              ) : page.exercises.length === 0 ? (
+                <p>Your trainer has put nothing on your sheet yet.</p>
+              ) : (
+                <Quiet>{page.days}. Easy is right.</Quiet>
+              )}
+              {page.note && <p>{page.note}</p>}
+              {page.exercises.map((exercise) => {
+                const count = done.filter(({ line }) => line === exercise.line).length;
+                const of = duesOf(exercise).length;
+                const frame = exercise.figure?.frames.at(-1);
+                return (
+                  <Line key={exercise.line} type="button" onClick={() => setOpen(exercise.line)}>
+                    <span>
+                      {exercise.figure && frame && <PlainDrawn figure={frame} box={exercise.figure.box} label="" tone="screen" size={80} />}
+                    </span>
+                    <span>
+                      <strong>{exercise.name}</strong>
+                      {exercise.dose}
+                      {exercise.isOften && ", several times a day"}
+                      <br />
+                      {count === 0
+                        ? "not yet today"
+                        : count >= of
+                          ? `done today${count > of ? `, ${count} sets` : ""}`
+                          : `${count} of ${of} sets done`}
+                    </span>
+                  </Line>
+                );
+              })}
+            </Part>
+            <Part aria-label="This week">
+              <h2>{taskQuestion[page.task.task]}: how was it this week?</h2>
+              {page.task.isDue && tasks.length === 0 ? (
+                <Pair>
+                  {levelText.map((label, level) => (
+                    <Tap key={label} type="button" onClick={() => tell({ kind: "task", task: page.task.task, level })}>
+                      {label}
+                    </Tap>
+                  ))}
+                </Pair>
+              ) : (
+                <Quiet>Told this week.</Quiet>
+              )}
+              {trend.length > 0 && (
+                <Trend aria-label="How it went before">
+                  {trend.map(({ day, level }, i) => (
+                    <li key={`${day} ${i}`}>
+                      {shortDay(day)}: <strong>{levelText[level]?.toLowerCase()}</strong>
+                    </li>
+                  ))}
+                </Trend>
+              )}
+            </Part>
+            <Tap type="button" $tone="stop" onClick={() => setListing(true)}>
+              Something is wrong
+            </Tap>
+          </>
+        )}
+        {!isKept && <p role="alert">This phone keeps nothing: leave this page open until everything is with your trainer.</p>}
+        {waiting > 0 && (
+          <p role="status">{waiting === 1 ? "One answer is" : `${waiting} answers are`} still only on this phone, and goes on by itself.</p>
+        )}
+        {refused.length > 0 && (
+          <p role="status">
+            {refused.length === 1 ? "One answer was" : `${refused.length} answers were`} not taken:{" "}
+            {CLIENT_REFUSALS[refused[0]?.refused ?? ""] ?? "tell your trainer"}.
+          </p>
+        )}
+      </Body>
+      <Foot>
+        <strong>{NOBODY_WATCHES}</strong>
+        <LinkTap type="button" aria-expanded={isStopping} onClick={() => setStopping(!isStopping)}>
+          What is shared, and how to stop it
+        </LinkTap>
+        {isStopping && (
+          <>
+            {SHARED.map((words) => (
+              <p key={words}>{words}</p>
+            ))}
+            <StopSharing token={token} />
+          </>
+        )}
+      </Foot>
+    </Phone>
+  );
+}
+
+const shortDay = (day: string): string =>
+  new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", { day: "numeric", month: "short", timeZone: "UTC" });
+
+/** Ends the link from the client's side, after one more question. */
+function StopSharing({ token }: { token: string }) {
+  const [isSure, setSure] = useState(false);
+  const [said, setSaid] = useState<string | null>(null);
+  const stop = async (): Promise<void> => {
+    const headers = { "content-type": "application/json" };
+    const response = await fetch(`/api/me/${token}/stop`, { method: "POST", headers, body: "{}" }).catch(() => null);
+    if (response?.ok) location.reload();
+    else setSaid("Not stopped: there is no connection. Try again, or ask your trainer.");
+  };
+  return (
+    <>
+      {isSure ? (
+        <Pair>
+          <Tap type="button" $tone="stop" onClick={() => void stop()}>
+            Yes, end this page
+          </Tap>
+          <Tap type="button" onClick={() => setSure(false)}>
+            No, keep it
+          </Tap>
+        </Pair>
+      ) : (
+        <Tap type="button" $tone="stop" onClick={() => setSure(true)}>
+          Stop sharing
+        </Tap>
+      )}
+      {said && <p role="alert">{said}</p>}
+    </>
+  );
+}

@@ -1,0 +1,33 @@
+"use client";
+import Link from "next/link";
+import type { Message } from "../../core/record/message";
+import { Card, Notice, Page, Soft, Stack } from "../kit/layout";
+import { clockTimeText } from "../text/day-text";
+import { templateName } from "../text/message-text";
+
+/** Everything that would have been sent, the newest first. */
+export function MessagesScreen({ messages }: { messages: readonly (Message & { name: string })[] }) {
+  return (
+    <Page>
+      <Stack>
+        <h1 style={{ fontSize: 26 }}>Messages</h1>
+        <Notice>
+          A stand-in for mail and text messages: what is here would have been sent, and nothing left this machine. Private links are never
+          kept.
+        </Notice>
+        {messages.length === 0 && <p>Nothing was written yet.</p>}
+        {messages.map(({ id, clientId, name, at, channel, address, template, words }) => (
+          <Card key={id} aria-label={`${templateName[template]} to ${name}`}>
+            <strong>
+              <Link href={`/clients/${clientId}/own-page`}>{name}</Link>, {templateName[template].toLowerCase()}
+            </strong>{" "}
+            <Soft>
+              {clockTimeText(at)}, {channel === "mail" ? "mail" : "text"} to {address}
+            </Soft>
+            <p style={{ whiteSpace: "pre-line" }}>{words}</p>
+          </Card>
+        ))}
+      </Stack>
+    </Page>
+  );
+}
