@@ -22,7 +22,12 @@ async function main() {
     env = { DATABASE_URL: urls.DATABASE_URL, APP_URL: address, AUTH_SECRET: authSecret(), NODE_ENV: 'production' }
   })
   await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], urls) })
-  await step('Demo data', async () => (await run(bin('tsx'), ['src/data/demo/seed.ts'], { ...env, ...urls })).trim())
+  let ownPage = ''
+  await step('Demo data', async () => {
+    const [note, page] = (await run(bin('tsx'), ['src/data/demo/seed.ts'], { ...env, ...urls })).trim().split('\n')
+    ownPage = page
+    return note
+  })
   await step('Build', buildApp)
   await requireFreePort(port)
   const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: root, env: { ...process.env, ...env, PORT: String(port) }, stdio: ['ignore', 'ignore', 'inherit'], detached: true })
@@ -46,7 +51,7 @@ async function main() {
     leave(new Error(`the server ended by itself (${code})`))
   })
   await step('Serve', () => untilHealthy(`${address}/api/health`))
-  console.log(`\n  Open      ${address}\n  E-mail    trainer@ponderis.example\n  Password  harbour-scale\n\n  Ctrl-C stops it. npm run demo -- --reset starts the data over.`)
+  console.log(`\n  Open      ${address}\n  E-mail    trainer@ponderis.example\n  Password  harbour-scale\n\n  A colleague    part-timer@ponderis.example, the same password\n  A client's own page, as on a phone\n            ${address}${ownPage}\n\n  Ctrl-C stops it. npm run demo -- --reset starts the data over.`)
 }
 
 /** Waits as long as the machine needs, and says so; a server that ends by itself ends the command. */

@@ -4,7 +4,7 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import type Joi from "joi";
 import { revalidatePath } from "next/cache";
 import type { Issue } from "../core/reasons";
-import type { Refusal, Taken } from "../data/loop/load";
+import { type Refusal, refuse, type Taken } from "../data/loop/load";
 import { once } from "../data/loop/once";
 import { inStudio } from "../data/orm";
 import { uuid } from "../schemas/fields";
@@ -37,6 +37,7 @@ export async function take<I, T extends object>(
   work: (by: SignedIn, em: EntityManager, value: I) => Promise<Taken<T>>,
 ): Promise<StepResult<T>> {
   const by = await requireSignedIn();
+  if (by.role === "reader") return refuse({ code: "read-only" });
   const [parsed, id] = [parse(schema, input), parse(uuid.required(), stepId)];
   if (!parsed.ok) return parsed;
   if (!id.ok) return id;

@@ -11,6 +11,7 @@ import type { Lift, LimitRule, OwnerKind } from "../core/limits/limit";
 import type { BandTable } from "../core/mechanics/band";
 import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/channels";
 import type { PostureRule } from "../core/mechanics/posture";
+import type { Role, SeenBy } from "../core/record/team";
 import type { Channel, MessageTemplate } from "../core/record/message";
 import type { HomeTold } from "../core/record/home";
 import type { SchoolChoice } from "../core/school/school";
@@ -35,8 +36,38 @@ export const MemberRow = defineEntity({
     studioId: p.uuid().primary(),
     userId: p.string().primary(),
     name: p.string(),
-    role: p.string().$type<"lead" | "trainer">(),
+    role: p.string().$type<Role | "gone">(),
     unitSystem: p.string().$type<"metric" | "imperial">(),
+  },
+});
+
+/** A way into the studio for one person, by a link; used once. */
+export const InvitationRow = defineEntity({
+  name: "InvitationRow",
+  tableName: "invitation",
+  properties: {
+    ...scoped,
+    tokenHash: p.string(),
+    name: p.string(),
+    email: p.string(),
+    role: p.string().$type<Role>(),
+    untilDay: p.date(),
+    endedAt: p.datetime().nullable(),
+    acceptedBy: p.string().nullable(),
+  },
+});
+
+/** A note on a client as it was last written: for whoever wrote it, the team, or the client. */
+export const NoteRow = defineEntity({
+  name: "NoteRow",
+  tableName: "client_note",
+  properties: {
+    ...scoped,
+    clientId: p.uuid(),
+    noteId: p.uuid(),
+    seenBy: p.string().$type<SeenBy>(),
+    words: p.text(),
+    endedDay: p.date().nullable(),
   },
 });
 
@@ -359,6 +390,8 @@ export const AuditRow = defineEntity({
 
 export const clientEntities = [
   TrainingPlanRow,
+  InvitationRow,
+  NoteRow,
   PrivateLinkRow,
   ContactRow,
   MessageRow,

@@ -5,6 +5,7 @@ import { today as todayIn } from "@internationalized/date";
 import { headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
+import type { Role } from "../core/record/team";
 import type { Day } from "../core/day";
 import { getOrm } from "../data/orm";
 import { memberOf } from "../data/repos/studio.repo";
@@ -17,6 +18,7 @@ export interface SignedIn {
   /** For the tablet's own store of this person's floor entries. */
   owner: { studioId: string; actorId: string; lockKey: string };
   trainerName: string;
+  role: Role;
   studioName: string;
   unitSystem: UnitSystem;
   timeZone: string;
@@ -40,12 +42,16 @@ export const signedIn = cache(async (): Promise<SignedIn | null> => {
     scope,
     owner: { ...scope, lockKey: lockKeyOf(scope) },
     trainerName: member.name,
+    role: member.role,
     studioName: member.studioName,
     unitSystem: member.unitSystem,
     timeZone: member.timeZone,
     today: todayIn(member.timeZone).toString(),
   };
 });
+
+/** What a route answers to a member who may look and change nothing. */
+export const onlyLooks = (): Response => Response.json({ refusal: { code: "read-only" }, code: "read-only" }, { status: 403 });
 
 /** The same for pages and actions that need one: anyone else is sent to sign in. */
 export async function requireSignedIn(): Promise<SignedIn> {

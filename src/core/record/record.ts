@@ -189,6 +189,8 @@ export interface ResponseFact extends Morning {
 
 export interface DecisionFact {
   id: string;
+  /** Who decided, by their id. */
+  by: string;
   sessionId: string;
   itemId: string;
   day: Day;

@@ -51,6 +51,8 @@ export interface DemoClient {
   school?: { preset: PresetId; reason: string };
   /** Has a programme kept, with a session today; the last one lies long enough ago for it. */
   trainsToday?: true;
+  /** Has a page of their own: how hard the stairs were, week by week, 0 easy to 3 not done. */
+  atHome?: readonly number[];
   /** How the simulated joint behaves; the rules never see it. */
   joint: { toleratedUse: number; gainPerSession: number; setback: { atSession: number; drop: number } | null };
 }
@@ -99,7 +101,12 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
         { task: "rise", measure: 0.42, words: "her own sofa" },
       ],
       pain: { worstScore: 5, morningStiffMin: 10, swells: false, when: "Stairs down, and after long sitting" },
-      person: { fear: "That the repair gives way", ownLimit: "", sessionsPerWeek: 2, minutes: 40 },
+      person: {
+        fear: "That the repair gives way",
+        ownLimit: "The right heel lifts a little at the bottom: an old ankle, and no fault",
+        sessionsPerWeek: 2,
+        minutes: 40,
+      },
     },
     findings: [
       { protocol: "chair-stand", side: "both", value: 11, daysAgo: 61, setUp: { seatHeightM: 0.43 } },
@@ -579,6 +586,7 @@ export const DEMO_CLIENTS: readonly DemoClient[] = [
     limits: [],
     rows: [{ variationId: "raised-sit-to-stand", side: "left", known: {} }],
     trainsToday: true,
+    atHome: [2, 2, 2, 1, 1, 1, 0],
     joint: { toleratedUse: 1, gainPerSession: 0.007, setback: null },
   },
   {

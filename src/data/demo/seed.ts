@@ -4,25 +4,36 @@ import { hashPassword } from "better-auth/crypto";
 import pLimit from "p-limit";
 import { type Day, dayAfter } from "../../core/day";
 import type { Visit } from "../../core/week/visit";
-import { MemberRow, StudioRow } from "../entities";
+import type { Role } from "../../core/record/team";
+import { AuditRow, MemberRow, StudioRow } from "../entities";
 import { getOrm, inStudio, openOwnerOrm } from "../orm";
 import { addBand } from "../repos/studio.repo";
+import { keepNote } from "../repos/team.repo";
 import { changeVisits } from "../repos/visit.repo";
 import { DEMO_BANDS, DEMO_CLIENTS } from "./people.data";
-import { demoId, tellStory } from "./story";
-import { DEMO_VISITS } from "./visits.data";
+import { type Scope, stamp } from "../scope";
+import { demoId, demoSecret, tellStory } from "./story";
+import { DEMO_NOTES, DEMO_VISITS } from "./visits.data";
 
 /** Each story keeps a connection to itself, and there are ten. */
 const STORIES_AT_ONCE = 8;
 const VISITS_SINCE_WEEKS = 8;
 const TIME_ZONE = "Europe/Copenhagen";
 const STUDIOS = [
-  { key: "quayside", name: "Studio above the chandlery", email: "trainer@ponderis.example", trainer: "Tove Lind", clients: DEMO_CLIENTS },
+  {
+    key: "quayside",
+    name: "Studio above the chandlery",
+    email: "trainer@ponderis.example",
+    trainer: "Tove Lind",
+    clients: DEMO_CLIENTS,
+    others: [{ key: "part-timer", name: "Peer Aske", email: "part-timer@ponderis.example", role: "trainer" as const }],
+  },
   {
     key: "inland",
     name: "Millpond studio",
     email: "other@ponderis.example",
     trainer: "Joss Hale",
+    others: [],
     clients: DEMO_CLIENTS.slice(1, 2).map((c) => ({ ...c, key: "inland-client" })),
   },
 ];
@@ -34,20 +45,28 @@ async function asOwner(work: (em: EntityManager) => Promise<void>): Promise<void
   await owner.close();
 }
 
-async function addMember(em: EntityManager, { key, email, trainer }: (typeof STUDIOS)[number]): Promise<void> {
+async function addMember(
+  em: EntityManager,
+  studioId: string,
+  { key, name, email, role }: { key: string; name: string; email: string; role: Role },
+): Promise<void> {
   const [id, now] = [`demo-${key}`, new Date()];
   const password = await hashPassword("harbour-scale");
-  await em.execute(`insert into "user" (id, name, email, "emailVerified", "updatedAt") values (?, ?, ?, true, ?)`, [
-    id,
-    trainer,
-    email,
-    now,
-  ]);
+  await em.execute(`insert into "user" (id, name, email, "emailVerified", "updatedAt") values (?, ?, ?, true, ?)`, [id, name, email, now]);
   await em.execute(
     `insert into "account" (id, "accountId", "providerId", "userId", password, "updatedAt") values (?, ?, 'credential', ?, ?, ?)`,
     [`${id}-password`, id, id, password, now],
   );
-  await em.insert(MemberRow, { studioId: demoId(key), userId: id, name: trainer, role: "lead", unitSystem: "metric" });
+  await em.insert(MemberRow, { studioId, userId: id, name, role, unitSystem: "metric" });
+}
+
+/** What the lead last saw of everybody, two days ago, and notes to go by. */
+async function addNotes(scope: Scope, em: EntityManager): Promise<void> {
+  const seenAt = new Date(Date.now() - 2 * 24 * 3_600_000);
+  for (const { key } of DEMO_CLIENTS)
+    await em.insert(AuditRow, { ...stamp(scope, undefined, seenAt), verb: "read", tableName: "client", rowId: demoId(key) });
+  for (const { key, seenBy, words } of DEMO_NOTES)
+    await keepNote(scope, em, demoId(key), { id: demoId(`${key} note ${seenBy}`), seenBy, words, endedDay: null });
 }
 
 const demoVisits = (today: Day): Visit[] =>
@@ -84,12 +103,17 @@ async function seed(): Promise<string> {
   await Promise.all(
     stories.map(({ person, scope }) => inTurn(() => inStudio(scope.studioId, (em) => tellStory(scope, em, person, today)))),
   );
-  await inStudio(quayside.studioId, (em) => changeVisits(quayside, em, { kept: demoVisits(today), ended: [] }));
+  await inStudio(quayside.studioId, async (em) => {
+    await changeVisits(quayside, em, { kept: demoVisits(today), ended: [] });
+    await addNotes(quayside, em);
+  });
   await asOwner(async (em) => {
-    for (const studio of STUDIOS) await addMember(em, studio);
+    for (const { key, trainer, email, others } of STUDIOS)
+      for (const member of [{ key, name: trainer, email, role: "lead" as const }, ...others]) await addMember(em, demoId(key), member);
   });
   return `${DEMO_CLIENTS.length} clients`;
 }
 
 console.log(await seed());
+console.log(`/me/${demoId("quayside")}.${demoSecret("runa")}`);
 await (await getOrm()).close();

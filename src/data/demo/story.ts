@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { parseDate } from "@internationalized/date";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
@@ -7,6 +8,8 @@ import { type Day, dayAfter } from "../../core/day";
 import { firstProgramme } from "../../core/record/programme";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
 import type { ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
+import { isTimed, repetitionS } from "../../core/dose/dose";
+import { CONSENT_VERSION, homeItems, type HomeTold } from "../../core/record/home";
 import { recordCalmPose } from "../loop/calibrate";
 import type { Refusal, Taken } from "../loop/load";
 import { answerMorning } from "../loop/morning";
@@ -17,7 +20,10 @@ import { addClearance, addClient, addFinding, addLimit, addScreen, setDailyHeigh
 import { appendFloorEvents } from "../repos/floor.repo";
 import { startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
-import { setKitList } from "../repos/studio.repo";
+import { setContact } from "../repos/message.repo";
+import { setPrivateLink } from "../repos/private-link.repo";
+import { setKitList, studioOf } from "../repos/studio.repo";
+import { takeHomeEntries } from "../loop/home";
 import type { Scope } from "../scope";
 import type { DemoClient } from "./people.data";
 import { chanceFrom, morningAfter, sessionEvents, toleratedUse } from "./simulate";
@@ -186,4 +192,50 @@ export async function tellStory(scope: Scope, em: EntityManager, person: DemoCli
     em.clear(); // nothing is changed through the unit of work; full, it would be searched for changes at every query
   }
   if (person.trainsToday) await keepProgramme(scope, em, clientId, today);
+  if (person.atHome) await tellFromHome(scope, em, person, clientId, today);
 }
+
+/** What a client has told from their own page: agreed, how the week's task went, and what was done at home yesterday. */
+async function tellFromHome(
+  scope: Scope,
+  em: EntityManager,
+  { key, atHome = [] }: DemoClient,
+  clientId: string,
+  today: Day,
+): Promise<void> {
+  const at = (daysAgo: number, minute = 0): string => `${dayAfter(today, -daysAgo)}T08:${String(minute).padStart(2, "0")}:00.000Z`;
+  await setPrivateLink(scope, em, clientId, "page", { secret: demoSecret(key), untilDay: null, asksYear: false });
+  await setContact(scope, em, clientId, { channel: "text", address: "+00 555 010", remindAt: null });
+  const items =
+    homeItems(await recordOf(scope, em, clientId), today)?.items.filter(
+      ({ variationId }) => variationById(variationId).often === "several-a-day",
+    ) ?? [];
+  const told: { daysAgo: number; told: HomeTold }[] = [
+    { daysAgo: 7 * atHome.length + 1, told: { kind: "consented", version: CONSENT_VERSION } },
+    ...atHome.map((level, i) => ({
+      daysAgo: 7 * (atHome.length - i) + 1,
+      told: { kind: "task" as const, task: "stairs" as const, level },
+    })),
+    ...items.flatMap(({ item }) =>
+      (item.sides.length > 0 ? item.sides.map(({ side }) => side) : [null]).map((side) => ({
+        daysAgo: 1,
+        told: {
+          kind: "set" as const,
+          line: item.id,
+          side,
+          repetitions: item.dose.repetitionsHigh,
+          workedS: isTimed(item.dose) ? repetitionS(item.dose) : null,
+          painScore: 1,
+          leftInTank: null,
+          isSharp: false,
+        },
+      })),
+    ),
+  ];
+  const entries = told.map((each, i) => ({ id: demoId(`${key} told ${i}`), at: at(each.daysAgo, i), told: each.told }));
+  const { timeZone } = await studioOf(scope, em);
+  const { refused } = await takeHomeEntries({ ...scope, actorId: "client" }, em, clientId, entries, { today, timeZone });
+  if (refused.length > 0) throw new Error(`the demo's client page was refused: ${JSON.stringify(refused)}`);
+}
+/** The demo's own: a real link's secret is random and known to nobody but whoever has it. */
+export const demoSecret = (key: string): string => createHash("sha256").update(`demo page ${key}`).digest("base64url");

@@ -14,3 +14,15 @@ export const DEMO_VISITS: readonly { key: string; inDays: number; at: string; mi
   { key: "edda", inDays: 4, at: "13:00", minutes: 45 },
   { key: "ansel", inDays: 4, at: "15:00", minutes: 45 },
 ];
+
+/** Notes of the lead's, for whom they are. */
+export const DEMO_NOTES: readonly { key: string; seenBy: "me" | "team" | "client"; words: string }[] = [
+  { key: "maren", seenBy: "team", words: "The pole stands left of the box, at the second mark. She counts aloud; let her." },
+  { key: "maren", seenBy: "me", words: "Ask about the tower after the harbour fair, not before." },
+  { key: "ines", seenBy: "team", words: "No talk of discs: she sleeps badly after it. Choir on Thursdays, so nothing new on Wednesday." },
+  {
+    key: "runa",
+    seenBy: "client",
+    words: "The garden stool is fine for the rises now. Put the rolled towel under the knee for the straightening.",
+  },
+];

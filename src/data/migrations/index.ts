@@ -23,6 +23,7 @@ import { Migration0021 } from "./migration-0021";
 import { Migration0022 } from "./migration-0022";
 import { Migration0023 } from "./migration-0023";
 import { Migration0024 } from "./migration-0024";
+import { Migration0025 } from "./migration-0025";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -49,4 +50,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0022", class: Migration0022 },
   { name: "migration-0023", class: Migration0023 },
   { name: "migration-0024", class: Migration0024 },
+  { name: "migration-0025", class: Migration0025 },
 ];

@@ -87,7 +87,7 @@ select jsonb_build_object(
       ) order by s.day, s.created_at), '[]') from recent s),
   'responses', (select coalesce(jsonb_agg(jsonb_build_object('id', r.id, 'sessionId', r.session_id, 'day', r.day, 'pains', r.pains, 'painScore', r.pain_score, 'newSwelling', r.new_swelling, 'underRelief', r.under_relief, 'told', r.told,
         'warningSigns', r.warning_signs, 'usualScore', r.usual_score, 'class', r.class) order by r.day, r.created_at), '[]') from answers r),
-  'decisions', (select coalesce(jsonb_agg(jsonb_build_object('id', d.id, 'sessionId', d.session_id, 'itemId', d.item_id, 'day', d.day, 'move', d.move, 'overruled', d.overruled, 'rule', d.rule,
+  'decisions', (select coalesce(jsonb_agg(jsonb_build_object('id', d.id, 'by', d.created_by, 'sessionId', d.session_id, 'itemId', d.item_id, 'day', d.day, 'move', d.move, 'overruled', d.overruled, 'rule', d.rule,
         'reasons', d.reasons, 'change', d.change, 'note', d.note) order by d.day, d.created_at), '[]')
     from decision d join recent s on s.studio_id = d.studio_id and s.id = d.session_id),
   'warnings', (select coalesce(jsonb_agg(jsonb_build_object('sourceId', w.source_id, 'sign', w.sign, 'day', w.day, 'at', w.at) order by w.at), '[]') from said w),

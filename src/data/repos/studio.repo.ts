@@ -1,6 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { OwnRow } from "../../core/catalogue/own";
 import type { Day } from "../../core/day";
+import type { Role } from "../../core/record/team";
 import type { UnitSystem } from "../../core/units";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import type { KitItem } from "../../core/fit/assemble";
@@ -74,6 +75,7 @@ export async function studioOf({ studioId }: Scope, em: EntityManager): Promise<
 export interface Member {
   studioId: string;
   name: string;
+  role: Role;
   unitSystem: UnitSystem;
   studioName: string;
   timeZone: string;
@@ -81,7 +83,7 @@ export interface Member {
 /** The member that a user is, or null: asked before any studio is known, and so by the one function that may. */
 export async function memberOf(em: EntityManager, userId: string): Promise<Member | null> {
   const [member] = await em.execute<Member[]>(
-    `select studio_id as "studioId", name, unit_system as "unitSystem", studio_name as "studioName", time_zone as "timeZone" from member_of(?)`,
+    `select studio_id as "studioId", name, role, unit_system as "unitSystem", studio_name as "studioName", time_zone as "timeZone" from member_of(?)`,
     [userId],
   );
   return member ?? null;

@@ -179,7 +179,11 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
               ) : (
                 <Quiet>{page.days}. Easy is right.</Quiet>
               )}
-              {page.note && <p>{page.note}</p>}
+              {[page.note, ...page.notes].filter(Boolean).map((words) => (
+                <p key={words} style={{ whiteSpace: "pre-line" }}>
+                  {words}
+                </p>
+              ))}
               {page.exercises.map((exercise) => {
                 const count = done.filter(({ line }) => line === exercise.line).length;
                 const of = duesOf(exercise).length;

@@ -51,12 +51,20 @@ export interface HomePage {
   task: { task: HomeTask; isDue: boolean };
   trend: TaskTold[];
   consentVersion: number;
+  /** What the trainer wrote for the client's eyes. */
+  notes: string[];
   asksBelly: boolean;
 }
 
 export function homePage(
   record: ClientRecord,
-  { today, units, studioName, consentVersion }: { today: Day; units: UnitSystem; studioName: string; consentVersion: number },
+  {
+    today,
+    units,
+    studioName,
+    consentVersion,
+    notes,
+  }: { today: Day; units: UnitSystem; studioName: string; consentVersion: number; notes: string[] },
 ): HomePage {
   const [plan, home, day] = [programmeNow(record), homeItems(record, today), homeDay(record, today)];
   const items = home ? itemsOn(record, home.items, today) : [];
@@ -93,6 +101,7 @@ export function homePage(
     task: day.task,
     trend: day.trend.slice(-12),
     consentVersion,
+    notes,
     asksBelly: asksBelly(record.screen),
   };
 }

@@ -27,6 +27,7 @@ const RECORD = record({
       itemId: "item-d",
       day: "2026-10-14",
       move: "hold",
+      by: "trainer",
       overruled: null,
       rule: "earned-once",
       reasons: [],

@@ -146,8 +146,9 @@ export function Header({
           {!client && <Link href="/">Today</Link>}
           {!client && <Link href="/clients">Clients</Link>}
           {!client && <Link href="/catalogue">Catalogue</Link>}
-          {!client && <Link href="/messages">Messages</Link>}
           {!client && <Link href="/equipment">Equipment</Link>}
+          {!client && <Link href="/studio">Studio</Link>}
+          {client && <Link href={`/clients/${client.id}/handover`}>Handover</Link>}
           {!client && <Link href="/account">Account</Link>}
           <KeysHelp />
           <TextButton aria-label={`Show ${other} units`} isDisabled={isChanging} onPress={() => change(() => setUnitsAction(other))}>

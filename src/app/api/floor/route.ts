@@ -5,7 +5,7 @@ import { floorBatchSchema, floorEventSchema } from "../../../schemas/floor.schem
 import { parse } from "../../../schemas/parse";
 import { readJson } from "../../../server/door";
 import { log } from "../../../server/log";
-import { signedIn } from "../../../server/session";
+import { onlyLooks, signedIn } from "../../../server/session";
 
 const idOf = (event: unknown): string => {
   const { id } = (event ?? {}) as { id?: unknown };
@@ -19,6 +19,7 @@ const idOf = (event: unknown): string => {
 export async function POST(request: Request): Promise<Response> {
   const by = await signedIn();
   if (!by) return Response.json({ code: "signed-out" }, { status: 401 });
+  if (by.role === "reader") return onlyLooks();
   const body = await readJson(request);
   if (!body.ok) return body.answer;
   const batch = parse(floorBatchSchema, body.value);

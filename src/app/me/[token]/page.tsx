@@ -5,6 +5,7 @@ import { readStudio } from "../../../data/orm";
 import { consentOf } from "../../../data/loop/home";
 import { loadRecord } from "../../../data/repos/record.repo";
 import { studioOf } from "../../../data/repos/studio.repo";
+import { notesOf } from "../../../data/repos/team.repo";
 import { openPrivate } from "../../../server/private-door";
 import { hasGivenYear } from "../../../server/year-cookie";
 import { ClientPage } from "../../../ui/client-page/client-page";
@@ -34,15 +35,16 @@ export default async function MePage({ params }: Props) {
     studio: await studioOf(scope, em),
     record: await loadRecord(scope, em, clientId),
     consentVersion: await consentOf(scope, em, clientId),
+    notes: (await notesOf(scope, em, clientId)).filter(({ seenBy }) => seenBy === "client").map(({ words }) => words),
   }));
-  const { studio, record, consentVersion } = read;
+  const { studio, record, consentVersion, notes } = read;
   if (!record || record.client.archivedDay !== null) return notFound();
   if (visitor.asksYear && !(await hasGivenYear(visitor))) return <YearAsked token={token} studioName={studio.name} />;
   return (
     <ClientPage
       token={token}
       linkHash={linkHash}
-      page={homePage(record, { today, units: "metric", studioName: studio.name, consentVersion })}
+      page={homePage(record, { today, units: "metric", studioName: studio.name, consentVersion, notes })}
     />
   );
 }

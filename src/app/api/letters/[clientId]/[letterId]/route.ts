@@ -6,7 +6,7 @@ import { parse } from "../../../../../schemas/parse";
 import { readBytes } from "../../../../../server/door";
 import { letterFrom } from "../../../../../server/letter";
 import { log } from "../../../../../server/log";
-import { signedIn } from "../../../../../server/session";
+import { onlyLooks, signedIn } from "../../../../../server/session";
 
 interface Context {
   params: Promise<{ clientId: string; letterId: string }>;
@@ -16,6 +16,7 @@ interface Context {
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   const by = await signedIn();
   if (!by) return Response.json({ code: "signed-out" }, { status: 401 });
+  if (by.role === "reader") return onlyLooks();
   const { clientId, letterId } = await params;
   const { searchParams } = new URL(request.url);
   const said = parse(letterSchema, { id: letterId, day: searchParams.get("day"), by: searchParams.get("by") });

@@ -6,7 +6,7 @@ import { pictureSchema } from "../../../../../schemas/picture.schema";
 import { isForeign, readBytes } from "../../../../../server/door";
 import { pictureFrom } from "../../../../../server/letter";
 import { log } from "../../../../../server/log";
-import { signedIn } from "../../../../../server/session";
+import { onlyLooks, signedIn } from "../../../../../server/session";
 
 interface Context {
   params: Promise<{ clientId: string; pictureId: string }>;
@@ -16,6 +16,7 @@ interface Context {
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   const by = await signedIn();
   if (!by) return Response.json({ code: "signed-out" }, { status: 401 });
+  if (by.role === "reader") return onlyLooks();
   const { clientId, pictureId: id } = await params;
   const said = parse(pictureSchema, { ...Object.fromEntries(new URL(request.url).searchParams), id });
   if (!said.ok) return Response.json({ issues: said.issues }, { status: 400 });
@@ -42,6 +43,7 @@ export async function GET(_: Request, { params }: Context): Promise<Response> {
 export async function DELETE(request: Request, { params }: Context): Promise<Response> {
   const by = await signedIn();
   if (!by) return new Response(null, { status: 401 });
+  if (by.role === "reader") return onlyLooks();
   if (isForeign(request)) return new Response(null, { status: 403 });
   const { clientId, pictureId } = await params;
   const wasThere = await inStudio(by.scope.studioId, (em) => dropPicture(by.scope, em, clientId, pictureId));

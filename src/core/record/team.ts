@@ -1,0 +1,40 @@
+/** What a member of a studio may do: lead the team too, train, or only look. */
+export const ROLES = ["lead", "trainer", "reader"] as const;
+export type Role = (typeof ROLES)[number];
+/** Whom a note is for: whoever wrote it, the team, or the client on their own page. */
+export const SEEN_BY = ["me", "team", "client"] as const;
+export type SeenBy = (typeof SEEN_BY)[number];
+
+export interface TeamMember {
+  userId: string;
+  name: string;
+  role: Role | "gone";
+}
+export interface Note {
+  id: string;
+  by: string;
+  at: string;
+  seenBy: SeenBy;
+  words: string;
+}
+/** What became of a client since somebody last saw them. */
+export interface Since {
+  kind:
+    | "session"
+    | "morning"
+    | "decision"
+    | "limit"
+    | "limit-lifted"
+    | "measure"
+    | "school"
+    | "plan"
+    | "note"
+    | "complaint"
+    | "clearance"
+    | "home"
+    | "screen";
+  by: string;
+  at: string;
+  /** The day it is about, or how many of it there were. */
+  day: string | null;
+}

@@ -1,0 +1,37 @@
+import Joi from "joi";
+import { ROLES, type Role, SEEN_BY, type SeenBy } from "../core/record/team";
+import { day, maybeWords, text, uuid, words } from "./fields";
+
+const role = Joi.string().valid(...ROLES);
+const secret = Joi.string().pattern(/^[A-Za-z0-9_-]{43}$/);
+const email = text(200)
+  .pattern(/^[^\s@]+@[^\s@]+$/)
+  .lowercase()
+  .prefs({ convert: true });
+
+export const memberSchema = Joi.object<{ userId: string; role: Role | "gone" }>({
+  userId: text(80).min(1).required(),
+  role: role.valid("gone").required(),
+});
+export const invitationSchema = Joi.object<{ secret: string; name: string; email: string; role: Role; untilDay: string }>({
+  secret: secret.required(),
+  name: words(80).required(),
+  email: email.required(),
+  role: role.required(),
+  untilDay: day.required(),
+});
+export const invitationEndSchema = Joi.object<{ id: string }>({ id: uuid.required() });
+export const acceptSchema = Joi.object<{ secret: string; name: string; email: string; password: string }>({
+  secret: secret.required(),
+  name: words(80).required(),
+  email: email.required(),
+  password: text(128).min(10).required(),
+});
+export const noteSchema = Joi.object<{ id: string; seenBy: SeenBy; words: string; endedDay: string | null }>({
+  id: uuid.required(),
+  seenBy: Joi.string()
+    .valid(...SEEN_BY)
+    .required(),
+  words: maybeWords(2000).required(),
+  endedDay: day.allow(null).required(),
+});

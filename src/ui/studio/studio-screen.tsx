@@ -1,0 +1,45 @@
+"use client";
+import Link from "next/link";
+import type { Day } from "../../core/day";
+import type { TeamMember } from "../../core/record/team";
+import type { Invited } from "../../data/repos/team.repo";
+import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
+import { TeamCard } from "./team-card";
+
+/** The studio as a whole: who works here, what it knows, and how it is kept. */
+export function StudioScreen(props: {
+  team: readonly TeamMember[];
+  invited: readonly Invited[];
+  studioName: string;
+  timeZone: string;
+  self: string;
+  isLead: boolean;
+  today: Day;
+}) {
+  const { studioName, timeZone, ...team } = props;
+  return (
+    <Page>
+      <h1 style={{ fontSize: 26 }}>{studioName}</h1>
+      <Soft>Days and hours by {timeZone.replaceAll("_", " ")}</Soft>
+      <Columns $template="minmax(0, 1.4fr) minmax(0, 1fr)" style={{ marginTop: 12 }}>
+        <TeamCard {...team} />
+        <Stack>
+          <Card aria-label="What the studio has">
+            <Title>What the studio has</Title>
+            <ul>
+              <li>
+                <Link href="/equipment">Equipment</Link>
+              </li>
+              <li>
+                <Link href="/catalogue">Catalogue, and rows of its own</Link>
+              </li>
+              <li>
+                <Link href="/messages">Messages</Link>
+              </li>
+            </ul>
+          </Card>
+        </Stack>
+      </Columns>
+    </Page>
+  );
+}

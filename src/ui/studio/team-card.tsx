@@ -1,0 +1,121 @@
+"use client";
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import { changeMemberAction, endInvitationAction, inviteAction } from "../../actions/team";
+import { type Day, dayAfter } from "../../core/day";
+import { type Role, ROLES, type TeamMember } from "../../core/record/team";
+import type { Invited } from "../../data/repos/team.repo";
+import { Button, TextButton } from "../kit/button";
+import { InlineSelect, SelectField, TextField } from "../kit/fields";
+import { Card, Row, Soft, Stack, Title } from "../kit/layout";
+import { Problem } from "../kit/problem";
+import { newSecret } from "../kit/secret";
+import { useStep } from "../kit/use-step";
+import { dayText } from "../text/day-text";
+import { roleName } from "../text/team-text";
+
+const INVITED_DAYS = 7;
+
+function InviteForm({ today }: { today: Day }) {
+  const [name, setName] = useState("");
+  const [email, setEmail] = useState("");
+  const [role, setRole] = useState<Role>("trainer");
+  const [link, setLink] = useState<string | null>(null);
+  const { take, isTaking, problem } = useStep();
+  return (
+    <Form
+      onSubmit={(event) => {
+        event.preventDefault();
+        const secret = newSecret();
+        take(
+          (stepId) => inviteAction({ secret, name, email, role, untilDay: dayAfter(today, INVITED_DAYS) }, stepId),
+          () => {
+            setLink(`${location.origin}/join/${secret}`);
+            setName("");
+            setEmail("");
+          },
+        );
+      }}
+    >
+      <Stack>
+        <Title>Invite somebody</Title>
+        <Row style={{ alignItems: "end" }}>
+          <TextField label="Name" isRequired value={name} onChange={setName} />
+          <TextField label="E-mail" type="email" isRequired value={email} onChange={setEmail} />
+          <SelectField label="As" options={ROLES.map((id) => ({ id, label: roleName[id] }))} value={role} onChange={setRole} />
+          <Button type="submit" isDisabled={isTaking}>
+            Make the link
+          </Button>
+        </Row>
+        <Problem text={problem} />
+        {link && (
+          <>
+            <TextField label="Invitation" isReadOnly value={link} onFocus={(event) => (event.target as HTMLInputElement).select()} />
+            <Soft>Shown this once, good for {INVITED_DAYS} days and one person. They choose their own password.</Soft>
+          </>
+        )}
+      </Stack>
+    </Form>
+  );
+}
+
+/** Who works here and as what; the lead changes it and invites. */
+export function TeamCard(props: { team: readonly TeamMember[]; invited: readonly Invited[]; self: string; isLead: boolean; today: Day }) {
+  const { team, invited, self, isLead, today } = props;
+  const { take, isTaking, problem } = useStep();
+  const here = team.filter(({ role }) => role !== "gone");
+  return (
+    <Card aria-label="Team">
+      <Stack>
+        <Title>Team</Title>
+        <ul>
+          {here.map(({ userId, name, role }) => (
+            <li key={userId}>
+              <Row style={{ justifyContent: "space-between", minHeight: 44 }}>
+                <span>
+                  <strong>{name}</strong> {userId === self && <Soft>you</Soft>}
+                </span>
+                {isLead ? (
+                  <Row>
+                    <InlineSelect
+                      label={`Role of ${name}`}
+                      options={ROLES.map((id) => ({ id, label: roleName[id] }))}
+                      value={role as Role}
+                      onChange={(to) => take((stepId) => changeMemberAction({ userId, role: to }, stepId))}
+                    />
+                    {userId !== self && (
+                      <TextButton
+                        isDisabled={isTaking}
+                        onPress={() => take((stepId) => changeMemberAction({ userId, role: "gone" }, stepId))}
+                      >
+                        take {name} out of the team
+                      </TextButton>
+                    )}
+                  </Row>
+                ) : (
+                  <Soft>{roleName[role]}</Soft>
+                )}
+              </Row>
+            </li>
+          ))}
+          {invited.map(({ id, name, role, untilDay }) => (
+            <li key={id}>
+              <Row style={{ justifyContent: "space-between", minHeight: 44 }}>
+                <Soft>
+                  {name}, invited as {roleName[role].toLowerCase()} to {dayText(untilDay)}
+                </Soft>
+                {isLead && (
+                  <TextButton isDisabled={isTaking} onPress={() => take((stepId) => endInvitationAction({ id }, stepId))}>
+                    withdraw
+                  </TextButton>
+                )}
+              </Row>
+            </li>
+          ))}
+        </ul>
+        <Problem text={problem} />
+        {isLead ? <InviteForm today={today} /> : <Soft>A lead of the studio invites and changes roles.</Soft>}
+      </Stack>
+    </Card>
+  );
+}
