@@ -38,12 +38,13 @@ export class Migration0025 extends Migration {
          language sql stable security definer set search_path = public as $$
            select i.studio_id, s.name, i.name, i.email, i.role from invitation i join studio s on s.id = i.studio_id
             where i.token_hash = hash and i.ended_at is null and i.accepted_by is null and i.until_day >= (now() at time zone s.time_zone)::date $$`,
-      `create function accept_invitation(hash text, who text, called text) returns void ${DEFINER} as $$
+      `create function accept_invitation(hash text, who text, called text, mail text, password_hash text) returns void ${DEFINER} as $$
        declare found invitation%rowtype; begin
          select i.* into found from invitation i join studio s on s.id = i.studio_id
           where i.token_hash = hash and i.ended_at is null and i.accepted_by is null and i.until_day >= (now() at time zone s.time_zone)::date for update of i;
          if found.id is null then raise exception 'no such invitation'; end if;
-         if exists (select 1 from studio_member where user_id = who) then raise exception 'a member already'; end if;
+         insert into "user" (id, name, email, "emailVerified", "updatedAt") values (who, called, mail, false, now());
+         insert into "account" (id, "accountId", "providerId", "userId", password, "updatedAt") values (who || '-password', who, 'credential', who, password_hash, now());
          update invitation set accepted_by = who where studio_id = found.studio_id and id = found.id;
          insert into studio_member (studio_id, user_id, name, role) values (found.studio_id, who, called, found.role);
          perform set_config('app.studio', found.studio_id::text, true);
@@ -58,9 +59,12 @@ export class Migration0025 extends Migration {
          if to_role = 'gone' then delete from "session" where "userId" = who; end if;
          insert into audit_event (studio_id, id, created_by, verb, table_name, row_id) values (mine, gen_random_uuid(), actor, 'made-' || to_role, 'studio_member', gen_random_uuid());
        end $$`,
-      ...["member_of(text)", "invitation_behind(text)", "accept_invitation(text, text, text)", "change_member(text, text, text)"].flatMap(
-        (name) => [`revoke all on function ${name} from public`, `grant execute on function ${name} to ponderis_app`],
-      ),
+      ...[
+        "member_of(text)",
+        "invitation_behind(text)",
+        "accept_invitation(text, text, text, text, text)",
+        "change_member(text, text, text)",
+      ].flatMap((name) => [`revoke all on function ${name} from public`, `grant execute on function ${name} to ponderis_app`]),
       eraseFunction(STEPS_ERASED, [
         ...ERASED_SINCE.map(([table, where]) => [table === "calendar_link" ? "private_link" : table, where] as const),
         ["visit", "client_id = who"],

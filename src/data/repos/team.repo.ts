@@ -83,16 +83,7 @@ export async function acceptInvitation(
 ): Promise<boolean> {
   const [taken] = await em.execute<{ id: string }[]>(`select id from "user" where email = ?`, [email]);
   if (taken) return false;
-  await em.execute(`insert into "user" (id, name, email, "emailVerified", "updatedAt") values (?, ?, ?, false, now())`, [
-    userId,
-    name,
-    email,
-  ]);
-  await em.execute(
-    `insert into "account" (id, "accountId", "providerId", "userId", password, "updatedAt") values (?, ?, 'credential', ?, ?, now())`,
-    [`${userId}-password`, userId, userId, passwordHash],
-  );
-  await em.execute(`select accept_invitation(?, ?, ?)`, [hashOf(secret), userId, name]);
+  await em.execute(`select accept_invitation(?, ?, ?, ?, ?)`, [hashOf(secret), userId, name, email, passwordHash]);
   return true;
 }
 
