@@ -12,6 +12,7 @@ import type { BandTable } from "../core/mechanics/band";
 import type { CeilingChannelId, ChannelSide, Side } from "../core/mechanics/channels";
 import type { PostureRule } from "../core/mechanics/posture";
 import type { Role, SeenBy } from "../core/record/team";
+import type { SummaryLetter } from "../core/record/letter";
 import type { Channel, MessageTemplate } from "../core/record/message";
 import type { HomeTold } from "../core/record/home";
 import type { SchoolChoice } from "../core/school/school";
@@ -70,6 +71,16 @@ export const NoteRow = defineEntity({
     endedDay: p.date().nullable(),
   },
 });
+
+/** A letter as it was written and kept; never changed. */
+export const SummaryLetterRow = defineEntity({
+  name: "SummaryLetterRow",
+  tableName: "summary_letter",
+  properties: { ...scoped, clientId: p.uuid(), letter: p.json<Omit<SummaryLetter, "id">>() },
+});
+
+/** For so many months after somebody was put away the studio keeps them; the latest counts. */
+export const RetentionRow = defineEntity({ name: "RetentionRow", tableName: "retention", properties: { ...scoped, months: p.integer() } });
 
 /** A client is only an id; what is known is in its revisions, the latest of which counts. */
 export const ClientRow = defineEntity({ name: "ClientRow", tableName: "client", properties: { ...scoped } });
@@ -392,6 +403,8 @@ export const clientEntities = [
   TrainingPlanRow,
   InvitationRow,
   NoteRow,
+  SummaryLetterRow,
+  RetentionRow,
   PrivateLinkRow,
   ContactRow,
   MessageRow,

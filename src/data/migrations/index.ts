@@ -24,6 +24,7 @@ import { Migration0022 } from "./migration-0022";
 import { Migration0023 } from "./migration-0023";
 import { Migration0024 } from "./migration-0024";
 import { Migration0025 } from "./migration-0025";
+import { Migration0026 } from "./migration-0026";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -51,4 +52,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0023", class: Migration0023 },
   { name: "migration-0024", class: Migration0024 },
   { name: "migration-0025", class: Migration0025 },
+  { name: "migration-0026", class: Migration0026 },
 ];

@@ -57,6 +57,7 @@ const TextInput = styled(Input)`
 const LongInput = styled(TextArea)`
   ${box}
   min-height: 72px;
+  field-sizing: content;
 `;
 
 export function TextField({ label, hint, long, ...props }: TextFieldProps & { label: string; hint?: string; long?: boolean }) {

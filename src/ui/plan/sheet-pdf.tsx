@@ -1,31 +1,9 @@
-import path from "node:path";
-import { Document, Font, G, Line, Page, Path, Rect, renderToBuffer, StyleSheet, Svg, Text, View } from "@react-pdf/renderer";
+import { Document, G, Line, Page, Path, Rect, renderToBuffer, StyleSheet, Svg, Text, View } from "@react-pdf/renderer";
+import { registerFonts, TEXT } from "../kit/pdf-fonts";
 import { boxOf, type PlainFigure } from "../figure/plain-drawn";
 import { SHEET_CALL, SHEET_RULES, type SheetLine } from "../text/sheet-text";
 
 /** The sheet for home as a PDF: A4, real text, black on white, never smaller than 14 points for what is to be done. */
-
-const font = (name: string, file: string): string => path.join(process.cwd(), "node_modules", "@fontsource", name, "files", file);
-const TEXT = ["Text", "TextExt", "Signs"];
-let isRegistered = false;
-function registerFonts(): void {
-  if (isRegistered) return;
-  const text = "atkinson-hyperlegible-next";
-  for (const [family, subset] of [
-    ["Text", "latin"],
-    ["TextExt", "latin-ext"],
-  ] as const)
-    Font.register({
-      family,
-      fonts: [400, 700].map((weight) => ({ src: font(text, `${text}-${subset}-${weight}-normal.woff`), fontWeight: weight })),
-    });
-  Font.register({
-    family: "Signs",
-    fonts: [400, 700].map((weight) => ({ src: font("noto-sans-math", "noto-sans-math-latin-400-normal.woff"), fontWeight: weight })),
-  });
-  Font.registerHyphenationCallback((word) => [word]); // no word is broken
-  isRegistered = true;
-}
 
 export interface SheetDocument {
   title: string;

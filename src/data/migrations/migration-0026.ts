@@ -1,0 +1,25 @@
+import { Migration } from "@mikro-orm/migrations";
+import { eraseFunction } from "./migration-0004";
+import { ERASED_SINCE, ownedTable, STEPS_ERASED } from "./owned";
+
+/** Letters as they were written and kept; how long the studio keeps whom. */
+export class Migration0026 extends Migration {
+  override async up(): Promise<void> {
+    for (const sql of [
+      ...ownedTable("summary_letter", `client_id uuid not null, letter jsonb not null`, ["client_id"]),
+      `create index summary_letter_of on summary_letter (studio_id, client_id)`,
+      ...ownedTable("retention", `months integer not null check (months between 1 and 600)`),
+      eraseFunction(STEPS_ERASED, [
+        ...ERASED_SINCE.map(([table, where]) => [table === "calendar_link" ? "private_link" : table, where] as const),
+        ["visit", "client_id = who"],
+        ["home_entry", "client_id = who"],
+        ["home_look", "client_id = who"],
+        ["client_contact", "client_id = who"],
+        ["message", "client_id = who"],
+        ["client_note", "client_id = who"],
+        ["summary_letter", "client_id = who"],
+      ]),
+    ])
+      await this.execute(sql);
+  }
+}
