@@ -11,7 +11,7 @@ const port = Number(process.env.PORT ?? 4180)
 const hostname = '127.0.0.1'
 // addresses of the operator's own proxies; nobody else is believed about where a request comes from
 const proxies = (process.env.TRUSTED_PROXIES ?? '').split(',').filter(Boolean)
-const { mostBytes, mostSignInBytes, mostLetterBytes } = JSON.parse(readFileSync(new URL('../src/server/body-sizes.json', import.meta.url), 'utf8'))
+const { mostBytes, mostSignInBytes, mostLetterBytes, mostImportBytes } = JSON.parse(readFileSync(new URL('../src/server/body-sizes.json', import.meta.url), 'utf8'))
 const MOST_POURED_BYTES = 32 * 1024 * 1024
 
 const plain = (address = '') => address.replace(/^::ffff:/, '')
@@ -23,7 +23,7 @@ function addressOf({ socket, headers }) {
 /** Why a request is turned away before anything reads it, or nothing. */
 function refusalOf({ method, headers, url }) {
   if (method === 'GET' || method === 'HEAD') return null
-  const most = /^\/(api\/auth\/|sign-in)/.test(url) ? mostSignInBytes : /^\/api\/(letters|pictures)\//.test(url) ? mostLetterBytes : mostBytes
+  const most = /^\/(api\/auth\/|sign-in)/.test(url) ? mostSignInBytes : /^\/api\/(letters|pictures)\//.test(url) ? mostLetterBytes : /^\/api\/import(\?|$)/.test(url) ? mostImportBytes : mostBytes
   if (headers['content-length'] === undefined) return method === 'DELETE' && headers['transfer-encoding'] === undefined ? null : 411 // one that brings nothing
   return Number(headers['content-length']) <= most ? null : 413
 }

@@ -63,6 +63,7 @@ export type Refusal =
   | { code: "rest-broken"; day: string }
   | { code: "overrule-refused"; reason: string }
   | { code: "message"; wrong: MessageProblem }
+  | { code: "import-refused"; why: "no-client" | "another-client" | "column" | "fact" | "unread"; where: string }
   | { code: "own-row"; name: string; ownProblem: OwnProblem };
 export type Taken<T = object> = ({ ok: true } & T) | { ok: false; refusal: Refusal };
 

@@ -4,6 +4,7 @@ import type { Day } from "../../core/day";
 import type { TeamMember } from "../../core/record/team";
 import type { Invited } from "../../data/repos/team.repo";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
+import { ArchiveCard } from "./archive-card";
 import { TeamCard } from "./team-card";
 
 /** The studio as a whole: who works here, what it knows, and how it is kept. */
@@ -24,6 +25,7 @@ export function StudioScreen(props: {
       <Columns $template="minmax(0, 1.4fr) minmax(0, 1fr)" style={{ marginTop: 12 }}>
         <TeamCard {...team} />
         <Stack>
+          <ArchiveCard isLead={team.isLead} />
           <Card aria-label="What the studio has">
             <Title>What the studio has</Title>
             <ul>

@@ -54,6 +54,13 @@ const PLAIN: Readonly<Record<string, string>> = {
   "taken-before": "What you sent first did arrive. Look at it before you send something else: reload this page.",
   "another-is-open": "Another session of that day is under way. End it first.",
 };
+const IMPORT_WHY: Readonly<Record<string, string>> = {
+  "no-client": "There is no whole client in it",
+  "another-client": "A fact of another client is among them",
+  column: "It says something that is not known here",
+  fact: "A fact in it is not what it should be",
+  unread: "It could not be shown afterwards",
+};
 const OVERRULE: Readonly<Record<string, string>> = {
   "warning-sign": "A warning sign cannot be overruled. A clinician clears it.",
   "limit-blocks": "A limit does not allow this step.",
@@ -75,6 +82,8 @@ interface Refused {
   problem?: string;
   ownProblem?: OwnProblem;
   wrong?: MessageProblem;
+  why?: string;
+  where?: string;
   day?: string;
 }
 const DAY_OF: Readonly<Record<string, string>> = {
@@ -104,6 +113,8 @@ export function refusalText(
     positionId = "",
     ownProblem,
     wrong,
+    why = "",
+    where = "",
     day = "",
   }: Refused,
   units: UnitSystem = "metric",
@@ -128,6 +139,8 @@ export function refusalText(
       return `${dayText(day)} is too near another session, or is no day of this client's: move it to a day that is free.`;
     case "message":
       return wrong ? messageProblemText(wrong) : "This message cannot be sent.";
+    case "import-refused":
+      return `${IMPORT_WHY[why] ?? "It cannot be read"} (${where}). Nothing of this client was taken.`;
     case "own-row":
       return ownProblem ? `${name}: ${ownProblemText(ownProblem)}` : "This row cannot be kept.";
     case "nothing-asked":
