@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql
 # DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
 # a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
@@ -97,6 +97,23 @@ until_ready() { # as long as it needs, and says so; what does not come up is sto
   echo "PostgreSQL did not start. The end of its log:" >&2; tail -20 "$LOG" >&2; exit 1
 }
 
+backup() { # FILE [NAME]: everything, in one file that only its maker may read
+  [ -n "${1:-}" ] || { echo "Where to? npm run backup -- FILE" >&2; exit 2; }
+  running || { echo "The database is not running: start the studio first." >&2; exit 1; }
+  (umask 077; "$BIN/pg_dump" -Fc -h "$SOCK" -p "$PORT" -U "$SUPER" -f "$1.part" "${2:-$DB_NAME}") && mv "$1.part" "$1"
+  echo "$1: $(du -h "$1" | cut -f1)"
+}
+restore() { # FILE [NAME]: into an empty database alone
+  [ -s "${1:-}" ] || { echo "No such backup: ${1:-}. npm run restore -- FILE" >&2; exit 2; }
+  "$BIN/pg_restore" -l "$1" >/dev/null 2>&1 || { echo "$1 is no backup that can be read. Nothing was changed." >&2; exit 1; }
+  local name="${2:-$DB_NAME}"
+  start; ensure_db "$name"
+  [ "$(sql -qAtd "$name" -c "select count(*) from pg_tables where schemaname = 'public'")" = 0 ] ||
+    { echo "The database $name holds something already. Restore into an empty one: nothing was changed." >&2; exit 1; }
+  "$BIN/pg_restore" -h "$SOCK" -p "$PORT" -U "$SUPER" -d "$name" --exit-on-error --single-transaction "$1"
+  echo "$name: $(sql -qAtd "$name" -c "select count(*) from client") clients"
+}
+
 case "${1:-start}" in
   start) start ;;
   kill) if running; then as_pg "$BIN/pg_ctl" -D "$DATA" -m immediate -w -s stop; fi ;; # as if the power went
@@ -107,6 +124,8 @@ case "${1:-start}" in
   super-url) echo "postgresql://$SUPER@/${2:-$DB_NAME}?host=$SOCK&port=$PORT" ;; # for tests that look behind every policy
   createdb) ensure_db "$2" ;;
   dropdb) sql -qd postgres -c "drop database if exists \"$2\" with (force)" ;;
+  backup) backup "${2:-}" "${3:-}" ;;
+  restore) restore "${2:-}" "${3:-}" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql" >&2; exit 2 ;;
 esac

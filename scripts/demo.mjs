@@ -1,6 +1,6 @@
 // npm run demo: from a fresh clone to a running studio. `--reset` starts its data over.
 import { spawn } from 'node:child_process'
-import { authSecret, bin, buildApp, checkMachine, installPackages, leave, requireFreePort, root, run, startDatabase, step } from './steps.mjs'
+import { authSecret, bin, buildApp, checkMachine, installPackages, leave, requireFreePort, root, run, startDatabase, step, untilHealthy } from './steps.mjs'
 
 const port = Number(process.env.PORT ?? 4180)
 const address = `http://127.0.0.1:${port}`
@@ -52,15 +52,6 @@ async function main() {
   })
   await step('Serve', () => untilHealthy(`${address}/api/health`))
   console.log(`\n  Open      ${address}\n  E-mail    trainer@ponderis.example\n  Password  harbour-scale\n\n  A colleague    part-timer@ponderis.example, the same password\n  A client's own page, as on a phone\n            ${address}${ownPage}\n\n  Ctrl-C stops it. npm run demo -- --reset starts the data over.`)
-}
-
-/** Waits as long as the machine needs, and says so; a server that ends by itself ends the command. */
-async function untilHealthy(url) {
-  for (let i = 1; ; i++) {
-    if (await fetch(url).then((response) => response.ok, () => false)) return
-    await new Promise((resolve) => setTimeout(resolve, 250))
-    if (i % 40 === 0) console.log(`  still starting, ${i / 4} s`)
-  }
 }
 
 main().catch(leave)

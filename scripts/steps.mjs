@@ -80,6 +80,24 @@ export async function startDatabase(name, { fast = false, reset = false, port })
   }
 }
 
+/** The database of a real studio: the one that the environment names, else one of its own on loopback. */
+export async function studioDatabase() {
+  const { DATABASE_URL, DATABASE_OWNER_URL } = process.env
+  if (DATABASE_URL && DATABASE_OWNER_URL) return { urls: { DATABASE_URL, DATABASE_OWNER_URL }, stop: async () => undefined, stopNow: () => undefined }
+  if (DATABASE_URL) throw new Stop('DATABASE_URL is set and DATABASE_OWNER_URL is not: migrations run as the owner of the tables (docs/running.md).')
+  const database = await startDatabase('studio', { port: 54330 })
+  return { urls: await database.urls(), stop: database.stop, stopNow: database.stopNow }
+}
+
+/** Waits as long as the machine needs, and says so; a server that ends by itself ends the command. */
+export async function untilHealthy(url) {
+  for (let i = 1; ; i++) {
+    if (await fetch(url).then((response) => response.ok, () => false)) return
+    await new Promise((resolve) => setTimeout(resolve, 250))
+    if (i % 40 === 0) console.log(`  still starting, ${i / 4} s`)
+  }
+}
+
 /** A secret that outlives restarts, so that nobody is signed out by one. */
 export function authSecret() {
   const file = join(root, '.data', 'auth-secret')

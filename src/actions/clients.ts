@@ -31,7 +31,7 @@ export async function correctComplaintAction(clientId: string, input: unknown, s
 /** Every trace of one client, on request. Nothing is left to look at, so the list is shown next. */
 export async function eraseClientAction(clientId: string, stepId: unknown): Promise<StepResult> {
   const erased = await take("erase", stepId, Joi.any(), null, ({ scope }, em) => erase(scope, em, clientId));
-  if (erased.ok) redirect("/clients");
+  if (erased.ok) redirect(`/clients?erased=${erased.factCount}`);
   return erased;
 }
 

@@ -4,8 +4,9 @@ import { v4 as newUuid } from "uuid";
 import { avoidedWords } from "../core/session/sheet";
 import { refuse } from "../data/loop/load";
 import { getOrm } from "../data/orm";
+import { setRetention } from "../data/repos/audit.repo";
 import { acceptInvitation, changeMember, endInvitation, invite, keepNote } from "../data/repos/team.repo";
-import { acceptSchema, invitationEndSchema, invitationSchema, memberSchema, noteSchema } from "../schemas/team.schema";
+import { acceptSchema, invitationEndSchema, invitationSchema, memberSchema, noteSchema, retentionSchema } from "../schemas/team.schema";
 import { parse } from "../schemas/parse";
 import { log } from "../server/log";
 import { type StepResult, takeStep } from "./step";
@@ -24,6 +25,15 @@ export async function endInvitationAction(input: unknown, stepId: unknown): Prom
   return takeStep("end-invitation", stepId, invitationEndSchema, input, async ({ scope, role }, em, { id }) =>
     role === "lead" ? endInvitation(scope, em, id) : refuse({ code: "only-a-lead" }),
   );
+}
+
+/** How long the studio keeps those who were put away. */
+export async function setRetentionAction(input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("retention", stepId, retentionSchema, input, async ({ scope, role }, em, { months }) => {
+    if (role !== "lead") return refuse({ code: "only-a-lead" });
+    await setRetention(scope, em, months);
+    return { ok: true };
+  });
 }
 
 /** A note for oneself, the team or the client: what a client reads neither judges nor promises. */

@@ -1,6 +1,6 @@
 import Joi from "joi";
 import { ROLES, type Role, SEEN_BY, type SeenBy } from "../core/record/team";
-import { day, maybeWords, text, uuid, words } from "./fields";
+import { day, maybeWords, text, uuid, within, words } from "./fields";
 
 const role = Joi.string().valid(...ROLES);
 const secret = Joi.string().pattern(/^[A-Za-z0-9_-]{43}$/);
@@ -35,3 +35,5 @@ export const noteSchema = Joi.object<{ id: string; seenBy: SeenBy; words: string
   words: maybeWords(2000).required(),
   endedDay: day.allow(null).required(),
 });
+export const RETENTION_MONTHS = { min: 1, max: 600 } as const;
+export const retentionSchema = Joi.object<{ months: number }>({ months: within(RETENTION_MONTHS).integer().required() });

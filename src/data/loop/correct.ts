@@ -6,6 +6,7 @@ import type { Day } from "../../core/day";
 import type { Clearance } from "../../core/progress/warning";
 import { openWarningsOf } from "../../core/record/derive";
 import type { ClientProfile } from "../../core/record/record";
+import { archiveOf } from "../archive";
 import { addClearance, addClient, eraseClient, liftLimit, type NewMeasure, reviseClient, setComplaint } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import type { Scope } from "../scope";
@@ -101,8 +102,9 @@ export const correctSession = (
   );
 
 /** Everything of one client, gone. */
-export const erase = (scope: Scope, em: EntityManager, clientId: string): Promise<Taken> =>
+export const erase = (scope: Scope, em: EntityManager, clientId: string): Promise<Taken<{ factCount: number }>> =>
   withRecord(scope, em, clientId, async () => {
+    const archive = await archiveOf(scope, em, clientId);
     await eraseClient(scope, em, clientId);
-    return { ok: true };
+    return { ok: true, factCount: Object.values(archive?.tables ?? {}).reduce((sum, facts) => sum + facts.length, 0) };
   });

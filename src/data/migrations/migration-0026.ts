@@ -9,6 +9,10 @@ export class Migration0026 extends Migration {
       ...ownedTable("summary_letter", `client_id uuid not null, letter jsonb not null`, ["client_id"]),
       `create index summary_letter_of on summary_letter (studio_id, client_id)`,
       ...ownedTable("retention", `months integer not null check (months between 1 and 600)`),
+      // the application does not read the list of migrations, only how long it is
+      `create function migration_count() returns integer language sql stable security definer set search_path = public as $$ select count(*)::int from mikro_orm_migrations $$`,
+      `revoke all on function migration_count() from public`,
+      `grant execute on function migration_count() to ponderis_app`,
       eraseFunction(STEPS_ERASED, [
         ...ERASED_SINCE.map(([table, where]) => [table === "calendar_link" ? "private_link" : table, where] as const),
         ["visit", "client_id = who"],

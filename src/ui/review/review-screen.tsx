@@ -157,7 +157,12 @@ export function ReviewScreen(props: ReviewScreenProps) {
       <Stack>
         <Card aria-label="Pain, use and setting over time">
           <Row style={{ justifyContent: "space-between" }}>
-            <Title>Pain, use and setting</Title>
+            <Row>
+              <Title>Pain, use and setting</Title>
+              <a href={`/api/clients/${clientId}/log`}>Sessions as CSV</a>
+              <a href={`/api/export/${clientId}`}>All of it as JSON</a>
+              <a href={`/clients/${clientId}/letter`}>Letter</a>
+            </Row>
             {trends.length > 1 && <PatternTabs pattern={pattern} patterns={trends.map((each) => each.pattern)} onPick={setPicked} />}
           </Row>
           <Soft>each session with the morning after; the dashed green line is the setting, lower is harder for seat and hands</Soft>

@@ -2,30 +2,40 @@
 import Link from "next/link";
 import type { Day } from "../../core/day";
 import type { TeamMember } from "../../core/record/team";
+import type { AuditLine } from "../../data/repos/audit.repo";
 import type { Invited } from "../../data/repos/team.repo";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
 import { ArchiveCard } from "./archive-card";
+import { AuditCard, RetentionCard } from "./keeping-card";
 import { TeamCard } from "./team-card";
 
 /** The studio as a whole: who works here, what it knows, and how it is kept. */
 export function StudioScreen(props: {
   team: readonly TeamMember[];
   invited: readonly Invited[];
+  audit: readonly AuditLine[];
+  names: Readonly<Record<string, string>>;
+  months: number | null;
+  past: readonly { id: string; name: string; since: Day }[];
   studioName: string;
   timeZone: string;
   self: string;
   isLead: boolean;
   today: Day;
 }) {
-  const { studioName, timeZone, ...team } = props;
+  const { studioName, timeZone, audit, names, months, past, ...team } = props;
   return (
     <Page>
       <h1 style={{ fontSize: 26 }}>{studioName}</h1>
       <Soft>Days and hours by {timeZone.replaceAll("_", " ")}</Soft>
       <Columns $template="minmax(0, 1.4fr) minmax(0, 1fr)" style={{ marginTop: 12 }}>
-        <TeamCard {...team} />
+        <Stack>
+          <TeamCard {...team} />
+          {team.isLead && <AuditCard audit={audit} names={names} />}
+        </Stack>
         <Stack>
           <ArchiveCard isLead={team.isLead} />
+          <RetentionCard months={months} past={past} isLead={team.isLead} />
           <Card aria-label="What the studio has">
             <Title>What the studio has</Title>
             <ul>

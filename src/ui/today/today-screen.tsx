@@ -8,7 +8,7 @@ import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import type { Coming, Visit } from "../../core/week/visit";
 import { TextButton } from "../kit/button";
-import { Columns, Page, Row, Soft, Stack } from "../kit/layout";
+import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { dayText, longDayText } from "../text/day-text";
 import { minutesText } from "../text/visit-text";
@@ -65,7 +65,27 @@ export function TodayScreen({ rows, all, waiting, visits, comings, studioName, t
       </Row>
       <Columns $template="minmax(0, 1fr) 356px" style={{ marginTop: 8 }}>
         <section aria-label="Who comes today">
-          {rows.length === 0 && <p style={{ margin: "18px 0" }}>Nobody is down for today.</p>}
+          {all.length === 0 ? (
+            <Card aria-label="To begin" style={{ marginTop: 10 }}>
+              <Stack>
+                <Title>To begin</Title>
+                <ol>
+                  <li>
+                    <Link href="/equipment">Say what stands in the room</Link>: seats, steps, poles, bands and weights decide what can be
+                    set up.
+                  </li>
+                  <li>
+                    <Link href="/clients/new">Add the first client</Link>: a name, a body, what hurts.
+                  </li>
+                  <li>
+                    <Link href="/studio">Invite whoever works here too</Link>, or read an archive of another studio.
+                  </li>
+                </ol>
+              </Stack>
+            </Card>
+          ) : (
+            rows.length === 0 && <p style={{ margin: "18px 0" }}>Nobody is down for today.</p>
+          )}
           <Lines>
             {rows.map((row) => (
               <TodayLine
