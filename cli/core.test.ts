@@ -57,9 +57,49 @@ describe("the command line", () => {
       "week",
       "forecast",
       "calendar",
+      "export",
+      "import",
+      "letter",
       "standards",
     ]);
     for (const { input } of answer as { input: object }[]) expect("type" in input || "anyOf" in input).toBe(true);
+  });
+
+  test("exports a summary, says what a document holds without taking it, and writes a letter that does not judge", () => {
+    const summary = {
+      madeAt: "2026-10-10T08:00:00.000Z",
+      patient: { id: "p", name: "Maren Holt", birthYear: 1965, sex: "female" },
+      conditions: [],
+      observations: [{ id: "o", day: "2026-10-01", kind: "weight", value: 82.5, unit: "kg" }],
+      plan: null,
+      sessions: [],
+      letters: [],
+    };
+    const { bundle } = ask("export", summary).answer as { bundle: object };
+    expect(ask("import", bundle).answer).toEqual({ ok: true, kind: "fhir", summary });
+    const archive = {
+      format: "ponderis",
+      version: 2,
+      madeAt: "",
+      studio: null,
+      clients: [{ id: "a", name: "b", tables: { client: [{ id: "a" }] } }],
+    };
+    expect(ask("import", archive).answer).toMatchObject({ kind: "archive", clients: [{ name: "b", facts: 1 }] });
+    expect(ask("import", { ...archive, version: 9 })).toMatchObject({ exitCode: 2, answer: { problems: [{ code: "document.newer" }] } });
+    expect(ask("import", { resourceType: "Patient" })).toMatchObject({ exitCode: 2 });
+    const letter = {
+      audience: "client",
+      clientName: "Maren Holt",
+      birthYear: 1965,
+      day: "2026-10-10",
+      sinceDay: "2026-07-10",
+      by: "Tove Lind",
+      sections: [{ id: "done", words: "18 sessions" }],
+    };
+    expect((ask("letter", letter).answer as { text: string }).text).toContain("What was done\n18 sessions");
+    expect(ask("letter", { ...letter, sections: [{ id: "done", words: "No pain, no gain" }] })).toMatchObject({ exitCode: 2 });
+    expect(ask("standards", { fn: "loinc", code: "29463-7" }).answer).toEqual({ ok: true, digit: 7, valid: true });
+    expect(ask("standards", { fn: "csv-row", fields: ['he said "ok"', 2] }).answer).toEqual({ ok: true, line: '"he said ""ok""",2' });
   });
 
   test("answers bad input with exit code 2 and the paths", () => {

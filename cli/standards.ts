@@ -18,6 +18,8 @@ import { segment } from "../src/core/standards/segment";
 import { singleLegStance } from "../src/core/standards/single-leg-stance";
 import { heightsFromStature } from "../src/core/standards/stature";
 import { trunkEndurance } from "../src/core/standards/trunk-endurance";
+import { csvLine } from "../src/formats/csv";
+import { loincCheck } from "../src/formats/loinc";
 import type { StandardInput, StandardName } from "../src/schemas/standards.schema";
 
 interface ContactAsked {
@@ -55,6 +57,11 @@ const FUNCTIONS: Record<StandardName, (input: never) => object | null> = {
   "two-for-two": ({ goal, lastSets }: { goal: number; lastSets: number[] }) => ({ add: twoForTwo(goal, lastSets) }),
   "load-window": ({ load, increment }: { load: number; increment?: number }) => loadWindow(load, increment),
   "session-load": ({ daily }: { daily: number[] }) => sessionLoad(daily),
+  loinc: ({ code }: { code: string }) => {
+    const found = loincCheck(code);
+    return found && { digit: found.digit, valid: found.isValid };
+  },
+  "csv-row": ({ fields }: { fields: (string | number)[] }) => ({ line: csvLine(fields) }),
   recurrence: ({ rule, start }: { rule: string; start: string }) => ({ days: recurrenceDays(rule, start) }),
 };
 

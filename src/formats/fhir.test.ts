@@ -2,7 +2,8 @@
 import JSONSchemaValidator from "@asymmetrik/fhir-json-schema-validator";
 import { Fhir } from "fhir";
 import { describe, expect, test } from "vitest";
-import { bundleOf, type ClinicalSummary, loincCheck, summaryFrom } from "./fhir";
+import { bundleOf, type ClinicalSummary, summaryFrom } from "./fhir";
+import { loincCheck } from "./loinc";
 
 const summary: ClinicalSummary = {
   madeAt: "2026-10-10T08:00:00.000Z",

@@ -7,6 +7,7 @@ import { inReserve, loadFor, ONE_REP_MAX_FORMULAS, REPETITIONS_TO_FAILURE } from
 import { SEGMENT_SOURCES, segmentNames } from "../core/standards/segment";
 import { STANCE_AGES } from "../core/standards/single-leg-stance.data";
 import { recurrenceDays } from "../core/week/recurrence";
+import { loincCheck } from "../formats/loinc";
 import { day, within } from "./fields";
 
 /** Arguments of the published standards by name. A bound is what the table or formula covers: outside it nothing is published. */
@@ -146,6 +147,13 @@ export const STANDARD_ARGUMENTS = {
       .length(7)
       .required(),
   },
+  loinc: {
+    code: Joi.string()
+      .max(20)
+      .custom((code: string, helpers) => (loincCheck(code) ? code : helpers.error("code.unread")))
+      .required(),
+  },
+  "csv-row": { fields: Joi.array().items(Joi.string().allow("").max(10_000), Joi.number()).min(1).max(1000).required() },
   recurrence: {
     rule: Joi.string()
       .max(300)

@@ -88,7 +88,9 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
   const [isListing, setListing] = useState(false);
   const [isStopping, setStopping] = useState(false);
   useEffect(() => keepThisPage(), []);
-  useEffect(() => window.scrollTo(0, 0), [open, isListing, left]);
+  useEffect(() => {
+    window.scrollTo(0, 0); // what it returns is no way to undo it
+  }, [open, isListing, left]);
   const said = <K extends HomeTold["kind"]>(kind: K): Extract<HomeTold, { kind: K }>[] =>
     entries.flatMap(({ told }) => (told.kind === kind ? [told as Extract<HomeTold, { kind: K }>] : []));
   const hasAgreed = page.consentVersion >= CONSENT_VERSION || said("consented").length > 0;

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import styled from "styled-components";
-import { placeInMovement, phasesOf } from "../../core/dose/dose";
+import { phasesOf, placeInMovement, repetitionS } from "../../core/dose/dose";
 import type { HomeTold } from "../../core/record/home";
 import type { Side } from "../../core/mechanics/channels";
 import { PlainDrawn } from "../figure/plain-drawn";
@@ -60,6 +60,16 @@ const LEFT = [
   { label: "Three or more", left: 3 },
 ] as const;
 
+/** The figure as it is set up. */
+function Still({ exercise: { figure, name } }: { exercise: HomeExercise }) {
+  const frame = figure?.frames.at(-1);
+  return figure && frame ? (
+    <Drawn>
+      <PlainDrawn figure={frame} box={figure.box} label={`How ${name} is done`} tone="screen" size={220} />
+    </Drawn>
+  ) : null;
+}
+
 /** The figure moving with the tempo, and the tempo as a bar. */
 function Moving({ exercise, tempo }: { exercise: HomeExercise; tempo: Tempo }) {
   const { figure, dosed, startsBy, name, tempo: words } = exercise;
@@ -116,6 +126,7 @@ export function ExerciseView(props: {
 }) {
   const { exercise, side, repetitions, setLabel, onTold, onClose } = props;
   const { line, name, setUp, setting, dose, cues, why, rest, turn, dosed, startsBy, holdS } = exercise;
+  const isCounted = repetitionS(dosed) > 0; // rounds, lengths and metres have no tempo
   const tempo = useTempo(`home ${line}`, line, dosed, startsBy, false);
   const [asking, setAsking] = useState<"done" | "hurt" | null>(null);
   const [count, setCount] = useState(repetitions);
@@ -141,7 +152,7 @@ export function ExerciseView(props: {
       </Top>
       {asking === null ? (
         <>
-          <Moving exercise={exercise} tempo={tempo} />
+          {isCounted ? <Moving exercise={exercise} tempo={tempo} /> : <Still exercise={exercise} />}
           <Body>
             <div>
               {setting && <strong>{capital(setting)}. </strong>}
@@ -152,7 +163,7 @@ export function ExerciseView(props: {
             <Quiet>
               {why} {capital([rest, turn].filter(Boolean).join("; "))}
             </Quiet>
-            {tempo.status === "idle" || tempo.status === "stopped" ? (
+            {!isCounted ? null : tempo.status === "idle" || tempo.status === "stopped" ? (
               <Tap type="button" onClick={() => tempo.start()}>
                 {tempo.status === "idle" ? "Count with me" : "Go on"}
               </Tap>

@@ -37,12 +37,17 @@ const TONES = {
   screen: { front: color.marine, behind: color.marineSoft, thing: color.woodLight, edge: color.wood },
 } as const;
 
-/** A plain figure drawn: black on white for a printer, in the house's colours on a screen. */
+/** A plain figure drawn, beside words that say it where it has no label: black on white for a printer, in the house's colours on a screen. */
 export function PlainDrawn(props: { figure: PlainFigure; box: PlainBox; label: string; tone: keyof typeof TONES; size: number | string }) {
   const { figure, box, label, tone, size } = props;
   const { front, behind, thing, edge } = TONES[tone];
   return (
-    <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} width={size} height={size} role="img" aria-label={label}>
+    <svg
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      width={size}
+      height={size}
+      {...(label === "" ? { "aria-hidden": true } : { role: "img", "aria-label": label })}
+    >
       <path d={`M${box.x} ${figure.floorY}h${box.width}`} stroke={edge} strokeWidth={1.5} />
       {figure.boxes.map((each, i) => (
         <rect key={i} {...each} fill={thing} stroke={edge} strokeWidth={1.5} />
