@@ -73,7 +73,8 @@ test("two trainers: a colleague is invited, reads what is for the team and not w
     await page.getByRole("textbox", { name: "A note" }).fill(words);
     await page.getByText(whom, { exact: true }).click();
     await page.getByRole("button", { name: "Keep the note" }).click();
-    await expect(page.getByRole("region", { name: "Notes" }).getByText(words)).toBeVisible();
+    await expect(page.getByRole("region", { name: "Notes" }).getByRole("paragraph").filter({ hasText: words })).toBeVisible();
+    await expect(page.getByRole("textbox", { name: "A note" })).toHaveValue("");
   }
   await page.goto("/studio");
   await expectAccessible(page);
@@ -122,7 +123,7 @@ test("a letter is drafted, edited, and kept as a PDF with its words; the summary
   await expectAccessible(page);
   await page.getByRole("textbox", { name: "To" }).fill("Dr Unn Ravn");
   await page.getByRole("textbox", { name: "Questions" }).fill("Ærlig talt: may she carry the folders?");
-  await page.getByRole("textbox", { name: "Incidents" }).fill("");
+  await page.getByRole("textbox", { name: "How it was answered" }).fill("");
   await page.getByRole("button", { name: "Keep the letter" }).click();
   const kept = page.getByRole("region", { name: "Letters kept" }).getByRole("link", { name: /Unn Ravn/ });
   const pdf = await page.request.get((await kept.getAttribute("href")) ?? "");
@@ -130,7 +131,7 @@ test("a letter is drafted, edited, and kept as a PDF with its words; the summary
   const words = (await (await document.getPage(1)).getTextContent()).items.map((item) => ("str" in item ? item.str : "")).join(" ");
   expect(words).toContain("Dr Unn Ravn");
   expect(words).toContain("Ærlig talt: may she carry the folders?");
-  expect(words).not.toContain("Incidents");
+  expect(words).not.toContain("How it was answered");
   const bundle = await page.request.get((await page.getByRole("link", { name: "Summary as FHIR" }).getAttribute("href")) ?? "");
   const { entry } = (await bundle.json()) as { entry: { resource: { resourceType: string } }[] };
   expect(entry.map(({ resource }) => resource.resourceType)).toEqual(

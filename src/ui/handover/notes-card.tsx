@@ -60,7 +60,7 @@ export function NotesCard(props: {
             take(
               (stepId) => keepNoteAction(clientId, { id: noteId, seenBy, words, endedDay: null }, stepId),
               () => {
-                setWords("");
+                setWords((now) => (now === words ? "" : now)); // what was typed meanwhile stays
                 setNoteId(newUuid());
               },
             );

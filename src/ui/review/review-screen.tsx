@@ -14,11 +14,16 @@ import { dayText } from "../text/day-text";
 import { decisionReasonText, moveText, responseText } from "../text/decision-text";
 import { changeText, leverName, leverValueText } from "../text/lever-text";
 import { color } from "../theme/tokens";
+import { END_NAMES } from "../text/floor-text";
+import { Ask } from "../kit/why";
+import type { LookingBack } from "./looking-back";
+import { LookingBackCard } from "./looking-back-card";
+import type { TimeLine } from "./time-line";
 import { CorrectSession } from "./correct-session";
 import { PicturesCard, type PictureShown } from "./pictures-card";
 import type { CorrectableSession, DecidedOn, KeptByHand, ReviewRow } from "./review-rows";
 
-const ReviewChart = dynamic(() => import("./review-chart"), { ssr: false, loading: () => <div style={{ height: 330 }} /> });
+const TrackStack = dynamic(() => import("./track-stack"), { ssr: false, loading: () => <div style={{ height: 420 }} /> });
 
 const Scroll = styled.div`
   max-height: 420px;
@@ -51,6 +56,7 @@ const Decided = styled.li`
 
 interface Trend {
   pattern: Pattern;
+  line: TimeLine;
   rows: readonly ReviewRow[];
   lever: LeverId | null;
 }
@@ -59,6 +65,7 @@ export interface ReviewScreenProps {
   trends: readonly Trend[];
   decisions: readonly DecidedOn[];
   kept: readonly KeptByHand[];
+  back: LookingBack;
   sessions: readonly CorrectableSession[];
   complaints: readonly Complaint[];
   limits: readonly Limit[];
@@ -136,11 +143,37 @@ function DecisionList({ decisions, kept, limits, units }: Pick<ReviewScreenProps
   return <ul>{lines.toSorted((a, b) => b.day.localeCompare(a.day)).map(({ node }) => node)}</ul>;
 }
 
+/** One session as it was: its sets, and the morning after. */
+function OpenedSession({ session: { items, response } }: { session: CorrectableSession }) {
+  return (
+    <Stack>
+      {items
+        .filter(({ sets }) => sets.length > 0)
+        .map(({ id, name, sets }) => (
+          <div key={id}>
+            <strong>{name}</strong>
+            <ul>
+              {sets.map((set, i) => (
+                <li key={set.id}>
+                  Set {i + 1}: {set.repetitions} repetitions, pain {set.painScore ?? "not said"}
+                  {set.leftInTank === null ? "" : `, ${set.leftInTank} left in the tank`}
+                  {set.endedBy === "pain-tap" ? "" : `, ended: ${END_NAMES[set.endedBy].toLowerCase()}`}
+                </li>
+              ))}
+            </ul>
+          </div>
+        ))}
+      <p>{response ? `Pain ${response.painScore} next morning, ${responseText[response.class]}.` : "The morning after is not known."}</p>
+    </Stack>
+  );
+}
+
 /** What was done, how the joint answered, and what was decided and why. */
 export function ReviewScreen(props: ReviewScreenProps) {
   const { clientId, trends, sessions, complaints, units } = props;
   const [picked, setPicked] = useState<Pattern | null>(null);
   const [isCorrecting, setCorrecting] = useState(false);
+  const [openedId, setOpened] = useState<string | null>(null);
   const trend = trends.find(({ pattern }) => pattern === picked) ?? trends[0];
   if (!trend)
     return (
@@ -151,7 +184,8 @@ export function ReviewScreen(props: ReviewScreenProps) {
         </Card>
       </Page>
     );
-  const { lever, rows, pattern } = trend;
+  const { pattern } = trend;
+  const opened = sessions.find(({ id }) => id === openedId);
   return (
     <Page>
       <Stack>
@@ -165,8 +199,7 @@ export function ReviewScreen(props: ReviewScreenProps) {
             </Row>
             {trends.length > 1 && <PatternTabs pattern={pattern} patterns={trends.map((each) => each.pattern)} onPick={setPicked} />}
           </Row>
-          <Soft>each session with the morning after; the dashed green line is the setting, lower is harder for seat and hands</Soft>
-          <ReviewChart rows={rows} lever={lever} units={units} />
+          <TrackStack line={trend.line} limits={props.limits} units={units} onOpen={setOpened} />
         </Card>
         <Columns $template="1fr 1fr">
           <Card aria-label="Decisions">
@@ -185,8 +218,12 @@ export function ReviewScreen(props: ReviewScreenProps) {
             </Scroll>
           </Card>
         </Columns>
+        <LookingBackCard clientId={clientId} back={props.back} units={units} />
         <PicturesCard clientId={clientId} pictures={props.pictures} />
       </Stack>
+      <Ask title={opened ? `Session of ${dayText(opened.day)}` : ""} isOpen={opened !== undefined} onClose={() => setOpened(null)}>
+        {opened && <OpenedSession session={opened} />}
+      </Ask>
       <CorrectSession
         clientId={clientId}
         sessions={sessions}

@@ -6,11 +6,13 @@ import { REVIEW_SESSIONS } from "../../../../data/repos/record.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { decidedOn, keptByHand, reviewPatterns, reviewRows, sessionsToCorrect } from "../../../../ui/review/review-rows";
+import { lookingBack } from "../../../../ui/review/looking-back";
+import { timeLine } from "../../../../ui/review/time-line";
 import { ReviewScreen } from "../../../../ui/review/review-screen";
 
 export default async function ReviewPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const { scope, unitSystem } = await requireSignedIn();
+  const { scope, unitSystem, today } = await requireSignedIn();
   const record = await requireRecord(clientId, REVIEW_SESSIONS);
   const pictures = await readStudio(scope.studioId, (em) => listPictures(scope, em, clientId));
   const nameOf = (of: string): string => {
@@ -21,9 +23,14 @@ export default async function ReviewPage({ params }: { params: Promise<{ clientI
   return (
     <ReviewScreen
       clientId={clientId}
-      trends={reviewPatterns(record).map((pattern) => ({ pattern, ...reviewRows(record, pattern) }))}
+      trends={reviewPatterns(record).map((pattern) => ({
+        pattern,
+        line: timeLine(record, pattern, today),
+        ...reviewRows(record, pattern),
+      }))}
       decisions={decidedOn(record)}
       kept={keptByHand(record)}
+      back={lookingBack(record)}
       sessions={sessionsToCorrect(record)}
       complaints={record.complaints}
       limits={record.limits}
