@@ -56,8 +56,7 @@ import type { Example } from "./shorthand";
 import { mechanicsSchema } from "./shorthand.schema";
 import { doseIssues, runCalendar, runDose, runForecast, runSession, runWeek } from "./plan";
 import { runScreen, screenIssues } from "./screen";
-import { documentIssues, letterIssues, runExport, runImport, runLetter } from "./formats";
-import { clinicalSummarySchema, documentSchema, letterTextSchema } from "../src/schemas/formats.schema";
+import { FORMAT_COMMANDS } from "./formats";
 import { runStandard } from "./standards";
 import { clientFrom, contextFrom, fitIssues, formById, leverIssues, placeIssues, rangeAsked, subjectFrom } from "./client";
 
@@ -299,23 +298,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     schema: calendarInputSchema,
     run: runCalendar,
   },
-  export: {
-    summary: "A clinical summary as an HL7 FHIR R4 bundle",
-    schema: clinicalSummarySchema,
-    run: runExport,
-  },
-  import: {
-    summary: "What an archive or a bundle holds, or what is wrong with it; nothing is taken in",
-    schema: documentSchema,
-    check: documentIssues,
-    run: runImport,
-  },
-  letter: {
-    summary: "A letter as plain text from its sections; to a client without words that judge or promise",
-    schema: letterTextSchema,
-    check: letterIssues,
-    run: runLetter,
-  },
+  ...FORMAT_COMMANDS,
   standards: {
     summary: "One published standard by name: a table's cell, a formula, a rule; outside what it covers it refuses",
     schema: standardsInputSchema,

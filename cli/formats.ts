@@ -1,16 +1,12 @@
 import { avoidedWords } from "../src/core/session/sheet";
 import type { Issue } from "../src/core/reasons";
-import type { LetterSection } from "../src/core/record/letter";
 import { archiveFrom } from "../src/formats/archive";
 import { bundleOf, type ClinicalSummary, summaryFrom } from "../src/formats/fhir";
-import { longDayText } from "../src/ui/text/day-text";
-import { LETTER_FOOT, sectionTitle } from "../src/ui/text/letter-text";
-
-/** A clinical summary as a FHIR R4 bundle. */
-export const runExport = (summary: ClinicalSummary): object => ({ ok: true, bundle: bundleOf(summary) });
+import { letterText, type LetterText } from "../src/formats/letter";
+import { clinicalSummarySchema, documentSchema, letterTextSchema } from "../src/schemas/formats.schema";
 
 /** Why a document is neither an archive nor a bundle of ours. */
-export function documentIssues(document: Record<string, unknown>): Issue[] {
+function documentIssues(document: Record<string, unknown>): Issue[] {
   if (document["resourceType"] !== undefined)
     return summaryFrom(document) ? [] : [{ path: "resourceType", code: "document.not-a-summary" }];
   const found = archiveFrom(JSON.stringify(document));
@@ -19,7 +15,7 @@ export function documentIssues(document: Record<string, unknown>): Issue[] {
     : [{ path: found.problem.code === "broken" ? found.problem.where : "format", code: `document.${found.problem.code}` }];
 }
 /** What a document holds; nothing is taken in. */
-export function runImport(document: Record<string, unknown>): object {
+function runImport(document: Record<string, unknown>): object {
   const summary = summaryFrom(document);
   if (summary) return { ok: true, kind: "fhir", summary };
   const found = archiveFrom(JSON.stringify(document));
@@ -38,30 +34,30 @@ export function runImport(document: Record<string, unknown>): object {
   };
 }
 
-interface LetterAsked {
-  audience: string;
-  clientName: string;
-  birthYear: number;
-  day: string;
-  sinceDay: string;
-  by: string;
-  to: string;
-  sections: readonly LetterSection[];
-}
+type LetterAsked = LetterText & { audience: string };
 /** What goes to a client neither judges nor promises. */
-export const letterIssues = ({ audience, sections }: LetterAsked): Issue[] =>
+const letterIssues = ({ audience, sections }: LetterAsked): Issue[] =>
   audience !== "client"
     ? []
     : sections.flatMap(({ words }, i) => (avoidedWords(words).length > 0 ? [{ path: `sections.${i}.words`, code: "words.avoided" }] : []));
-/** A letter as plain text, as its PDF reads. */
-export function runLetter({ clientName, birthYear, day, sinceDay, by, to, sections }: LetterAsked): object {
-  const parts = [
-    longDayText(day),
-    to,
-    `${clientName}, born ${birthYear}\nSince ${longDayText(sinceDay)}`,
-    ...sections.map(({ id, words }) => `${sectionTitle[id]}\n${words}`),
-    by,
-    LETTER_FOOT,
-  ];
-  return { ok: true, text: parts.filter((part) => part !== "").join("\n\n") };
-}
+
+/** Commands that write and read open formats. */
+export const FORMAT_COMMANDS = {
+  export: {
+    summary: "A clinical summary as an HL7 FHIR R4 bundle",
+    schema: clinicalSummarySchema,
+    run: (summary: ClinicalSummary): object => ({ ok: true, bundle: bundleOf(summary) }),
+  },
+  import: {
+    summary: "What an archive or a bundle holds, or what is wrong with it; nothing is taken in",
+    schema: documentSchema,
+    check: documentIssues,
+    run: runImport,
+  },
+  letter: {
+    summary: "A letter as plain text from its sections; to a client without words that judge or promise",
+    schema: letterTextSchema,
+    check: letterIssues,
+    run: (letter: LetterAsked): object => ({ ok: true, text: letterText(letter) }),
+  },
+};

@@ -4,6 +4,8 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { archiveFrom, type ClientArchive, CLIENT_TABLES } from "../formats/archive";
 import { archiveOf, takeArchive } from "./archive";
 import { eraseClient, reviseClient } from "./repos/client.repo";
+import { sendMessage, setContact } from "./repos/message.repo";
+import { keepSummary } from "./repos/summary.repo";
 import { changeVisits } from "./repos/visit.repo";
 import { keepNote } from "./repos/team.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "./testing.fixture";
@@ -84,6 +86,57 @@ describe("an archive of one client", () => {
       }),
       { numRuns: 6 },
     );
+  });
+
+  test("erased, no table that has a client's column has a row of theirs, and a dump does not know their name", async () => {
+    const studio = await fullStudio();
+    const { scope, clientId } = studio;
+    const unlikely = `Zebedee ${crypto.randomUUID()}`;
+    const { client } = await recordOf(orm, studio);
+    await inTest(orm, scope, (em) => reviseClient(scope, em, { ...client, name: unlikely }));
+    await inTest(orm, scope, (em) => setContact(scope, em, clientId, { channel: "text", address: "+00 555 1", remindAt: null }));
+    const message = { id: crypto.randomUUID(), clientId, template: "free" as const, words: `Hello ${unlikely}`, link: null };
+    await inTest(orm, scope, (em) => sendMessage(scope, em, { send: async () => undefined }, message));
+    const letter = {
+      id: crypto.randomUUID(),
+      day: TODAY,
+      by: "x",
+      audience: "client" as const,
+      to: unlikely,
+      sinceDay: TODAY,
+      sections: [{ id: "done" as const, words: unlikely }],
+    };
+    await inTest(orm, scope, (em) => keepSummary(scope, em, clientId, letter));
+    const tables = await inTest(orm, scope, (em) =>
+      em.execute<{ name: string }[]>(
+        `select table_name as name from information_schema.columns where column_name = 'client_id' and table_schema = 'public'`,
+      ),
+    );
+    expect(tables.length).toBeGreaterThan(25);
+    const left = async (): Promise<string[]> => {
+      const found: string[] = [];
+      for (const { name } of tables) {
+        const rows = await inTest(orm, scope, (em) => em.execute(`select 1 from ${name} where client_id = ? limit 1`, [clientId]));
+        if (rows.length > 0) found.push(name);
+      }
+      return found;
+    };
+    expect(await left()).toEqual(
+      expect.arrayContaining(["message", "client_contact", "summary_letter", "client_note", "visit", "training_session"]),
+    );
+    await inTest(orm, scope, (em) => eraseClient(scope, em, clientId));
+    expect(await left()).toEqual([]);
+    const all = await inTest(orm, scope, (em) =>
+      em.execute<{ name: string }[]>(
+        `select c.relname as name from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r'`,
+      ),
+    );
+    for (const { name } of all) {
+      const rows = await inTest(orm, scope, (em) =>
+        em.execute(`select 1 from ${name} x where x::text like ? limit 1`, [`%${unlikely}%`]).catch(() => []),
+      );
+      expect(rows, name).toEqual([]);
+    }
   });
 
   test("what differs stays as it is here, and whose details hold is said by the person", async () => {

@@ -1,6 +1,15 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { validate as isUuid } from "uuid";
-import { CLIENT_TABLES, type ClientArchive, type ClientTable, type Fact, STUDIO_TABLES, type Tables } from "../formats/archive";
+import {
+  CLIENT_TABLES,
+  type ClientArchive,
+  type ClientTable,
+  type DetailsOf,
+  type Fact,
+  type ImportPreview,
+  STUDIO_TABLES,
+  type Tables,
+} from "../formats/archive";
 import { dayAfter, type Day } from "../core/day";
 import { fitContextOf } from "../core/record/derive";
 import { programmeItems } from "../core/record/programme";
@@ -61,23 +70,6 @@ export async function studioTables({ studioId }: Scope, em: EntityManager): Prom
     tables[table] = await read(em, studioId, table, table === "kit_list" ? "x.client_id is null" : "true", null);
   return tables;
 }
-
-/** What would become of a client's archive here. */
-export interface ImportPreview {
-  id: string;
-  name: string;
-  /** Nobody of that id here yet; nothing new; or so many facts more. */
-  state: "new" | "same" | "more";
-  newFacts: number;
-  /** Facts of the same id that say something else here: what stands here stays. */
-  otherwise: number;
-  /** Somebody else here has that name. */
-  namesake: boolean;
-  /** The latest name, goal and details differ: a person decides which hold. */
-  detailsDiffer: boolean;
-}
-/** Whose details hold where they differ. */
-export type DetailsOf = "here" | "file";
 
 const COLUMN = /^[a-z][a-z0-9_]*$/;
 /** The file's facts as rows of a table of this studio; null where one has a column that there is none of. */

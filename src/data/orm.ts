@@ -1,6 +1,7 @@
 import { IsolationLevel, type TransactionOptions } from "@mikro-orm/core";
 import { MikroORM, type Options, defineConfig, type EntityManager } from "@mikro-orm/postgresql";
 import { Migrator } from "@mikro-orm/migrations";
+import { aroundEntities } from "./around-entities";
 import { clientEntities } from "./entities";
 import { loopEntities } from "./loop-entities";
 import { noteFailure } from "./heartbeat";
@@ -16,7 +17,7 @@ function required(name: "DATABASE_URL" | "DATABASE_OWNER_URL"): string {
 const options = (clientUrl: string): Options =>
   defineConfig({
     clientUrl,
-    entities: [...clientEntities, ...loopEntities],
+    entities: [...clientEntities, ...loopEntities, ...aroundEntities],
     extensions: [Migrator],
     forceUtcTimezone: true,
     pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },

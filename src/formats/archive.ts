@@ -62,6 +62,23 @@ export const CLIENT_TABLES = [
 export type ClientTable = (typeof CLIENT_TABLES)[number];
 export const STUDIO_TABLES = ["band", "cushion", "kit_list", "own_row"] as const;
 
+/** What would become of a client's archive here. */
+export interface ImportPreview {
+  id: string;
+  name: string;
+  /** Nobody of that id here yet; nothing new; or so many facts more. */
+  state: "new" | "same" | "more";
+  newFacts: number;
+  /** Facts of the same id that say something else here: what stands here stays. */
+  otherwise: number;
+  /** Somebody else here has that name. */
+  namesake: boolean;
+  /** The latest name, goal and details differ: a person decides which hold. */
+  detailsDiffer: boolean;
+}
+/** Whose details hold where they differ. */
+export type DetailsOf = "here" | "file";
+
 export type ArchiveProblem =
   { code: "not-json" } | { code: "not-ours" } | { code: "newer"; version: number } | { code: "broken"; where: string };
 

@@ -4,7 +4,6 @@ import { v5 as uuidFromName } from "uuid";
 import { getOrm, inStudio } from "../data/orm";
 import { type MessageDriver, sendMessage, toRemind } from "../data/repos/message.repo";
 import { studioOf } from "../data/repos/studio.repo";
-import { templateWords } from "../ui/text/message-text";
 import { log } from "./log";
 
 /** A stand-in for mail and text: nothing leaves this machine. What would have been sent is on the page of messages. */
@@ -13,8 +12,11 @@ export const messageDriver: MessageDriver = { send: async () => undefined };
 const EVERY_MS = 5 * 60_000;
 const NAMESPACE = "8d3e1f0a-6a77-4a4e-9f2b-6c3b1f2f9a10";
 
+/** Words of a reminder, for a client by a studio. */
+type WordsFor = (clientName: string, studioName: string) => string;
+
 /** Every client whose hour has come is reminded, once a day however many copies of the server look. */
-export async function remind(): Promise<number> {
+export async function remind(wordsFor: WordsFor): Promise<number> {
   const ids = await (await getOrm()).em.fork().execute<{ id: string }[]>(`select studio_ids() as id`);
   let sent = 0;
   for (const { id: studioId } of ids) {
@@ -26,7 +28,7 @@ export async function remind(): Promise<number> {
       const day = todayIn(timeZone).toString();
       const hour = nowIn(timeZone).toString().slice(11, 16);
       for (const { clientId, name } of await toRemind(scope, em, day, hour)) {
-        const words = templateWords("reminder", { firstName: name.split(" ")[0] ?? "", trainerName: studioName, visit: null });
+        const words = wordsFor(name, studioName);
         const taken = await sendMessage(scope, em, messageDriver, {
           id: uuidFromName(`${clientId} ${day}`, NAMESPACE),
           clientId,
@@ -42,7 +44,7 @@ export async function remind(): Promise<number> {
 }
 
 /** Goes round for as long as this server runs. */
-export function startReminding(): void {
-  const round = (): void => void remind().catch(() => log.warn({ step: "remind", outcome: "not-reached" }));
+export function startReminding(wordsFor: WordsFor): void {
+  const round = (): void => void remind(wordsFor).catch(() => log.warn({ step: "remind", outcome: "not-reached" }));
   setInterval(round, EVERY_MS).unref();
 }

@@ -4,7 +4,8 @@ import { RateLimiterRes } from "rate-limiter-flexible";
 import { validate as isUuid } from "uuid";
 import type { Day } from "../core/day";
 import { readStudio } from "../data/orm";
-import { type Behind, behindLink, hashOf, type Opens } from "../data/repos/private-link.repo";
+import type { Opens } from "../core/record/private-link";
+import { type Behind, behindLink, hashOf } from "../data/repos/private-link.repo";
 import { counted } from "./pool";
 
 /** Somebody with a private link, `studio.secret`: whose it is and what day it is there. */

@@ -1,3 +1,5 @@
+import type { Day } from "../day";
+
 /** What a member of a studio may do: lead the team too, train, or only look. */
 export const ROLES = ["lead", "trainer", "reader"] as const;
 export type Role = (typeof ROLES)[number];
@@ -16,6 +18,22 @@ export interface Note {
   at: string;
   seenBy: SeenBy;
   words: string;
+}
+/** An invitation that still stands. */
+export interface Invited {
+  id: string;
+  name: string;
+  email: string;
+  role: Role;
+  untilDay: Day;
+}
+/** Who saw or changed what: a verb and a kind of thing, and whose it was where that is still known. Never what it said. */
+export interface AuditLine {
+  at: string;
+  by: string;
+  verb: string;
+  tableName: string;
+  clientName: string | null;
 }
 /** What became of a client since somebody last saw them. */
 export interface Since {

@@ -16,7 +16,7 @@ import {
   plannedAtHome,
 } from "../../core/record/home";
 import type { ClientRecord } from "../../core/record/record";
-import { HomeEntryRow, HomeLookRow } from "../entities";
+import { HomeEntryRow, HomeLookRow } from "../around-entities";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { type NewItem, recordMorning, startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";

@@ -1,6 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
 import { eraseFunction } from "./migration-0004";
-import { ERASED_SINCE, ownedTable, STEPS_ERASED } from "./owned";
+import { ERASED_AS_OF, ownedTable, STEPS_ERASED } from "./owned";
 
 /**
  * The client's own page: a private link is for a calendar or for the page, may end on a day and ask the year of birth; what
@@ -22,12 +22,7 @@ export class Migration0023 extends Migration {
       ...ownedTable("home_look", `client_id uuid not null, day date not null, entry_ids jsonb not null, session_id uuid`, ["client_id"]),
       `create index home_look_of on home_look (studio_id, client_id)`,
       `alter table training_session add column place text not null default 'studio' check (place in ('studio', 'home'))`,
-      eraseFunction(STEPS_ERASED, [
-        ...ERASED_SINCE.map(([table, where]) => [table === "calendar_link" ? "private_link" : table, where] as const),
-        ["visit", "client_id = who"],
-        ["home_entry", "client_id = who"],
-        ["home_look", "client_id = who"],
-      ]),
+      eraseFunction(STEPS_ERASED, ERASED_AS_OF[23]),
     ])
       await this.execute(sql);
   }

@@ -1,6 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
 import { eraseFunction } from "./migration-0004";
-import { ERASED_SINCE, ownedTable, STEPS_ERASED } from "./owned";
+import { ERASED_AS_OF, ownedTable, STEPS_ERASED } from "./owned";
 
 /** Messages to clients: how one is reached and reminded, and what was sent; the reminder's round asks which studios there are, and no more. */
 export class Migration0024 extends Migration {
@@ -22,14 +22,7 @@ export class Migration0024 extends Migration {
       `create function studio_ids() returns setof uuid language sql security definer set search_path = public as $$ select id from studio $$`,
       `revoke all on function studio_ids() from public`,
       `grant execute on function studio_ids() to ponderis_app`,
-      eraseFunction(STEPS_ERASED, [
-        ...ERASED_SINCE.map(([table, where]) => [table === "calendar_link" ? "private_link" : table, where] as const),
-        ["visit", "client_id = who"],
-        ["home_entry", "client_id = who"],
-        ["home_look", "client_id = who"],
-        ["client_contact", "client_id = who"],
-        ["message", "client_id = who"],
-      ]),
+      eraseFunction(STEPS_ERASED, ERASED_AS_OF[24]),
     ])
       await this.execute(sql);
   }

@@ -1,6 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
 import { eraseFunction } from "./migration-0004";
-import { ERASED_SINCE, ownedTable, STEPS_ERASED } from "./owned";
+import { ERASED_AS_OF, ownedTable, STEPS_ERASED } from "./owned";
 
 const MINE = `(select nullif(current_setting('app.studio', true), '')::uuid)`;
 /** Raised where somebody asks who may not: of another studio, or no lead. */
@@ -65,15 +65,7 @@ export class Migration0025 extends Migration {
         "accept_invitation(text, text, text, text, text)",
         "change_member(text, text, text)",
       ].flatMap((name) => [`revoke all on function ${name} from public`, `grant execute on function ${name} to ponderis_app`]),
-      eraseFunction(STEPS_ERASED, [
-        ...ERASED_SINCE.map(([table, where]) => [table === "calendar_link" ? "private_link" : table, where] as const),
-        ["visit", "client_id = who"],
-        ["home_entry", "client_id = who"],
-        ["home_look", "client_id = who"],
-        ["client_contact", "client_id = who"],
-        ["message", "client_id = who"],
-        ["client_note", "client_id = who"],
-      ]),
+      eraseFunction(STEPS_ERASED, ERASED_AS_OF[25]),
     ])
       await this.execute(sql);
   }

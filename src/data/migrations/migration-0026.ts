@@ -1,6 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
 import { eraseFunction } from "./migration-0004";
-import { ERASED_SINCE, ownedTable, STEPS_ERASED } from "./owned";
+import { ERASED_AS_OF, ownedTable, STEPS_ERASED } from "./owned";
 
 /** Letters as they were written and kept; how long the studio keeps whom. */
 export class Migration0026 extends Migration {
@@ -13,16 +13,7 @@ export class Migration0026 extends Migration {
       `create function migration_count() returns integer language sql stable security definer set search_path = public as $$ select count(*)::int from mikro_orm_migrations $$`,
       `revoke all on function migration_count() from public`,
       `grant execute on function migration_count() to ponderis_app`,
-      eraseFunction(STEPS_ERASED, [
-        ...ERASED_SINCE.map(([table, where]) => [table === "calendar_link" ? "private_link" : table, where] as const),
-        ["visit", "client_id = who"],
-        ["home_entry", "client_id = who"],
-        ["home_look", "client_id = who"],
-        ["client_contact", "client_id = who"],
-        ["message", "client_id = who"],
-        ["client_note", "client_id = who"],
-        ["summary_letter", "client_id = who"],
-      ]),
+      eraseFunction(STEPS_ERASED, ERASED_AS_OF[26]),
     ])
       await this.execute(sql);
   }

@@ -12,13 +12,25 @@ export const ownedTable = (name: string, columns: string, references: readonly "
 ];
 
 export const STEPS_ERASED = `delete from step s where s.studio_id = mine and exists (select 1 from unnest(ids) i where s.answer::text like '%' || i || '%');`;
-/** As of the 21st. */
-export const ERASED_SINCE: readonly (readonly [table: string, where: string])[] = [
-  ["finding", "client_id = who"],
-  ["letter", "client_id = who"],
-  ["school_choice", "client_id = who"],
-  ["kit_list", "client_id = who"],
-  ["training_plan", "client_id = who"],
-  ["calendar_link", "client_id = who"],
-  ["session_picture", "client_id = who"],
-];
+type Erased = readonly (readonly [table: string, where: string])[];
+const ofClient = (...tables: readonly string[]): Erased => tables.map((table) => [table, "client_id = who"] as const);
+const EARLY = ["finding", "letter", "school_choice", "kit_list", "training_plan"];
+/** What erasing takes beside the first tables, as of each migration: a later one never changes what an earlier one did. */
+export const ERASED_AS_OF = {
+  22: ofClient(...EARLY, "calendar_link", "session_picture", "visit"),
+  23: ofClient(...EARLY, "private_link", "session_picture", "visit", "home_entry", "home_look"),
+  24: ofClient(...EARLY, "private_link", "session_picture", "visit", "home_entry", "home_look", "client_contact", "message"),
+  25: ofClient(...EARLY, "private_link", "session_picture", "visit", "home_entry", "home_look", "client_contact", "message", "client_note"),
+  26: ofClient(
+    ...EARLY,
+    "private_link",
+    "session_picture",
+    "visit",
+    "home_entry",
+    "home_look",
+    "client_contact",
+    "message",
+    "client_note",
+    "summary_letter",
+  ),
+} as const;

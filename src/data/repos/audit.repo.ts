@@ -1,16 +1,9 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { type Day } from "../../core/day";
-import { RetentionRow } from "../entities";
+import type { Day } from "../../core/day";
+import type { AuditLine } from "../../core/record/team";
+import { RetentionRow } from "../around-entities";
 import { audit, type Scope, stamp } from "../scope";
 
-/** Who saw or changed what: a verb and a kind of thing, and whose it was where that is still known. Never what it said. */
-export interface AuditLine {
-  at: string;
-  by: string;
-  verb: string;
-  tableName: string;
-  clientName: string | null;
-}
 export const listAudit = ({ studioId }: Scope, em: EntityManager, most = 200): Promise<AuditLine[]> =>
   em.execute(
     `select to_json(a.created_at) #>> '{}' as at, a.created_by as by, a.verb, a.table_name as "tableName",

@@ -1,6 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { LINK, type Contact, type Message, messageProblem } from "../../core/record/message";
-import { ClientRow, ContactRow, MessageRow } from "../entities";
+import { ContactRow, MessageRow } from "../around-entities";
+import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
 import { audit, type Scope, stamp } from "../scope";
 

@@ -2,23 +2,11 @@ import { createHash } from "node:crypto";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { validate as isUuid } from "uuid";
 import type { Day } from "../../core/day";
+import type { NewLink, Opens, StandingLink } from "../../core/record/private-link";
 import { refuse, type Taken } from "../loop/load";
-import { ClientRow, PrivateLinkRow } from "../entities";
+import { PrivateLinkRow } from "../around-entities";
+import { ClientRow } from "../entities";
 import { audit, type Scope, stamp } from "../scope";
-
-/** What a private link opens: the calendar of a programme, or the client's own page. */
-export type Opens = "calendar" | "page";
-/** A link as it was made: with a last day and the year of birth asked, where somebody wanted so. */
-export interface NewLink {
-  secret: string;
-  untilDay: Day | null;
-  asksYear: boolean;
-}
-export interface StandingLink {
-  since: Day;
-  untilDay: Day | null;
-  asksYear: boolean;
-}
 
 export const hashOf = (secret: string): string => createHash("sha256").update(secret).digest("hex");
 

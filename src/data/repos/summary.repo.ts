@@ -1,6 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { SummaryLetter } from "../../core/record/letter";
-import { ClientRow, SummaryLetterRow } from "../entities";
+import { SummaryLetterRow } from "../around-entities";
+import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
 import { audit, type Scope, stamp } from "../scope";
 

@@ -1,7 +1,8 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
-import type { Note, Role, SeenBy, Since, TeamMember } from "../../core/record/team";
-import { ClientRow, InvitationRow, NoteRow } from "../entities";
+import type { Invited, Note, Role, SeenBy, Since, TeamMember } from "../../core/record/team";
+import { InvitationRow, NoteRow } from "../around-entities";
+import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
 import { audit, type Scope, stamp } from "../scope";
 import { hashOf } from "./private-link.repo";
@@ -31,13 +32,6 @@ export async function changeMember({ actorId }: Scope, em: EntityManager, userId
   }
 }
 
-export interface Invited {
-  id: string;
-  name: string;
-  email: string;
-  role: Role;
-  untilDay: Day;
-}
 /** Invitations that still stand. */
 export const invitations = ({ studioId }: Scope, em: EntityManager, today: Day): Promise<Invited[]> =>
   em.execute(

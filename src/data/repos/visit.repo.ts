@@ -1,6 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Visit } from "../../core/week/visit";
-import { ClientRow, VisitRow } from "../entities";
+import { VisitRow } from "../around-entities";
+import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
 import { audit, type Scope, stamp } from "../scope";
 

@@ -67,7 +67,10 @@ function done(record: ClientRecord, since: Day, units: UnitSystem): string {
     return `${from}${[itemName(rung), settingText(rung.setting, units)].filter(Boolean).join(", ")}; ${itemDoseText({ dose: prescription.dose, sides: [] })}.`;
   });
   if (sessions.length === 0) return "No session in this time.";
-  return [`${sessions.length} sessions since ${dayText(since)}${atHome > 0 ? `, ${atHome} of them at home` : ""}.`, ...lines].join("\n");
+  return [
+    `${sessions.length} ${sessions.length === 1 ? "session" : "sessions"} since ${dayText(since)}${atHome > 0 ? `, ${atHome} of them at home` : ""}.`,
+    ...lines,
+  ].join("\n");
 }
 
 function measures(record: ClientRecord, since: Day, today: Day, units: UnitSystem): string {

@@ -2,7 +2,7 @@ import { Document, Page, renderToBuffer, StyleSheet, Text, View } from "@react-p
 import type { SummaryLetter } from "../../core/record/letter";
 import { registerFonts, TEXT } from "../kit/pdf-fonts";
 import { longDayText } from "../text/day-text";
-import { LETTER_FOOT, sectionTitle } from "../text/letter-text";
+import { LETTER_FOOT, sectionTitle } from "../../formats/letter";
 
 /** A letter as a PDF: A4, real text, black on white. */
 export interface LetterDocument extends SummaryLetter {

@@ -14,7 +14,8 @@ import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { dayText } from "../text/day-text";
-import { audienceName, LETTER_FOOT, sectionTitle } from "../text/letter-text";
+import { LETTER_FOOT, sectionTitle } from "../../formats/letter";
+import { audienceName } from "../text/letter-text";
 
 /** A letter drafted from the record, changed as one likes before it is kept; kept, it is a PDF and stays as it is. */
 export function LetterScreen(props: {

@@ -40,7 +40,9 @@ export function ArchiveCard({ isLead }: { isLead: boolean }) {
             </li>
           )}
           <li>
-            <a href="/api/export/schema">What such a file looks like (JSON Schema)</a>
+            <a href="/api/export/schema" download="archive.schema.json">
+              What such a file looks like (JSON Schema)
+            </a>
           </li>
         </ul>
         <Soft>One client, their log as CSV and their summary as FHIR are under their Review and Letter.</Soft>

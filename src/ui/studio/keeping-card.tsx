@@ -4,7 +4,7 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { setRetentionAction } from "../../actions/team";
 import type { Day } from "../../core/day";
-import type { AuditLine } from "../../data/repos/audit.repo";
+import type { AuditLine } from "../../core/record/team";
 import { RETENTION_MONTHS } from "../../schemas/team.schema";
 import { Button } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";

@@ -1,9 +1,7 @@
 "use client";
 import Link from "next/link";
 import type { Day } from "../../core/day";
-import type { TeamMember } from "../../core/record/team";
-import type { AuditLine } from "../../data/repos/audit.repo";
-import type { Invited } from "../../data/repos/team.repo";
+import type { AuditLine, Invited, TeamMember } from "../../core/record/team";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
 import { ArchiveCard } from "./archive-card";
 import { AuditCard, RetentionCard } from "./keeping-card";

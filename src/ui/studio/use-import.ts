@@ -1,8 +1,6 @@
 "use client";
 import { useRef, useState } from "react";
-import type { DetailsOf, ImportPreview } from "../../data/archive";
-import type { Archive, ClientArchive } from "../../formats/archive";
-import { archiveFrom } from "../../formats/archive";
+import { type Archive, archiveFrom, type ClientArchive, type DetailsOf, type ImportPreview } from "../../formats/archive";
 import { archiveProblemText } from "../text/archive-text";
 import { refusalText } from "../text/refusal-text";
 

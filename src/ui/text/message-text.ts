@@ -43,3 +43,7 @@ export function messageProblemText(problem: MessageProblem): string {
       return unreachable(problem);
   }
 }
+
+/** What a client is reminded with, by the studio. */
+export const reminderWords = (clientName: string, studioName: string): string =>
+  templateWords("reminder", { firstName: clientName.split(" ")[0] ?? "", trainerName: studioName, visit: null });

@@ -1,7 +1,7 @@
-import { type DetailsOf, takeArchive, takeStudioTables } from "../../../data/archive";
+import { takeArchive, takeStudioTables } from "../../../data/archive";
 import type { Taken } from "../../../data/loop/load";
 import { inStudio } from "../../../data/orm";
-import type { ClientArchive, Tables } from "../../../formats/archive";
+import type { ClientArchive, DetailsOf, Tables } from "../../../formats/archive";
 import bodySizes from "../../../server/body-sizes.json";
 import { readJson } from "../../../server/door";
 import { log } from "../../../server/log";
