@@ -156,8 +156,16 @@ const ownId = (resource: {
   id?: string | undefined;
 }): string => resource.identifier?.find(({ system }) => system === OWN_ID)?.value ?? resource.id ?? "";
 
-/** What a bundle of ours says, read back; null where it is no bundle of one patient. */
+/** What a bundle of ours says, read back; null where it is no bundle of one patient, or not shaped as one. */
 export function summaryFrom(bundle: unknown): ClinicalSummary | null {
+  try {
+    return readSummary(bundle);
+  } catch (error) {
+    if (error instanceof TypeError) return null; // somebody else's, whose parts are not where the standard has them
+    throw error;
+  }
+}
+function readSummary(bundle: unknown): ClinicalSummary | null {
   const { resourceType, entry, timestamp } = (bundle ?? {}) as Partial<Bundle<FhirResource>>;
   if (resourceType !== "Bundle" || !Array.isArray(entry)) return null;
   const resources = entry.flatMap(({ resource }) => (resource ? [resource] : []));
