@@ -235,6 +235,16 @@ describe("load, repetitions, effort and calendars", () => {
   check("no rule", "recurrence", { rule: "sometimes", start: "1997-09-02" }, refusedAt("rule"));
 });
 
+describe("codes and files", () => {
+  check("LOINC users' guide, from memory", "loinc", { code: "72514-3" }, { digit: 3, valid: true });
+  check("LOINC users' guide, from memory", "loinc", { code: "29463-7" }, { digit: 7, valid: true });
+  check("LOINC users' guide, from memory", "loinc", { code: "8867-5" }, { digit: 4, valid: false });
+  check("no code", "loinc", { code: "weight" }, refusedAt("code"));
+  check("RFC 4180", "csv-row", { fields: ["aaa", 'b"bb', "ccc"] }, { line: 'aaa,"b""bb",ccc' });
+  check("RFC 4180", "csv-row", { fields: ['he said "ok"'] }, { line: '"he said ""ok"""' });
+  check("RFC 4180", "csv-row", { fields: ["a,b", "two\r\nlines"] }, { line: '"a,b","two\r\nlines"' });
+});
+
 test("every function is checked, and no other name is answered", () => {
   expect([...seen].sort()).toEqual([...STANDARD_NAMES].sort());
   for (const fn of ["constructor", "__proto__", "toString"]) expect(asked(fn, {})).toMatchObject({ refused: [{ path: "fn" }] });

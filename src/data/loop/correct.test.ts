@@ -243,7 +243,7 @@ describe("a client erased", () => {
     await inTest(orm, scope, (em) => addLetter(scope, em, clientId, letter));
     const picture = { id: newUuid(), sessionId, itemId, day: "2026-10-06", view: "side", words: "", bytes: Buffer.from("x") } as const;
     await inTest(orm, scope, (em) => addPicture(scope, em, clientId, picture));
-    expect(await inTest(orm, scope, (em) => erase(scope, em, clientId))).toEqual({ ok: true });
+    expect(await inTest(orm, scope, (em) => erase(scope, em, clientId))).toMatchObject({ ok: true });
     const tables = (await inTest(orm, scope, (em) =>
       em.execute(`select table_name as name from information_schema.columns where column_name = 'studio_id' and table_schema = 'public'`),
     )) as { name: string }[];
