@@ -52,3 +52,10 @@ export const Notice = styled.p<{ $tone?: "oxide" | "brass" }>`
   border-left: 4px solid ${({ $tone = "brass" }) => color[$tone]};
   background: ${({ $tone }) => ($tone === "oxide" ? color.oxideWash : color.brassWash)};
 `;
+
+/** Links one under another, each a finger's own. */
+export const LinkList = styled.ul`
+  li {
+    padding: 5px 0;
+  }
+`;

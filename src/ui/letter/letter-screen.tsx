@@ -10,7 +10,7 @@ import { type Audience, AUDIENCES, type LetterSection, type SummaryLetter } from
 import { Button } from "../kit/button";
 import { DayField } from "../kit/day-field";
 import { ChoiceField, TextField } from "../kit/fields";
-import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Card, Columns, LinkList, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { dayText } from "../text/day-text";
@@ -85,7 +85,7 @@ export function LetterScreen(props: {
         <Card aria-label="Letters kept">
           <Title>Kept</Title>
           {kept.length === 0 && <Soft>None yet. A section left empty is left out.</Soft>}
-          <ul>
+          <LinkList>
             {kept.map(({ id, day, by, to: whom, audience: of }) => (
               <li key={id}>
                 <a href={`/api/clients/${clientId}/letter/${id}`}>
@@ -94,7 +94,7 @@ export function LetterScreen(props: {
                 <Soft>by {by}</Soft>
               </li>
             ))}
-          </ul>
+          </LinkList>
         </Card>
       </Columns>
     </Page>

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { FileTrigger, ProgressBar } from "react-aria-components";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField } from "../kit/fields";
-import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
+import { Card, LinkList, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { type ImportLine, useImport } from "./use-import";
 
@@ -31,7 +31,7 @@ export function ArchiveCard({ isLead }: { isLead: boolean }) {
     <Card aria-label="Export and import">
       <Stack>
         <Title>Export and import</Title>
-        <ul>
+        <LinkList>
           {isLead && (
             <li>
               <a href="/api/export/studio" download>
@@ -44,7 +44,7 @@ export function ArchiveCard({ isLead }: { isLead: boolean }) {
               What such a file looks like (JSON Schema)
             </a>
           </li>
-        </ul>
+        </LinkList>
         <Soft>One client, their log as CSV and their summary as FHIR are under their Review and Letter.</Soft>
         {problem && step === "idle" && <Notice $tone="oxide">{problem}</Notice>}
         <FileTrigger acceptedFileTypes={["application/json", ".json"]} onSelect={(files) => void read(files?.[0])}>

@@ -2,7 +2,7 @@
 import Link from "next/link";
 import type { Day } from "../../core/day";
 import type { AuditLine, Invited, TeamMember } from "../../core/record/team";
-import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
+import { Card, Columns, LinkList, Page, Soft, Stack, Title } from "../kit/layout";
 import { ArchiveCard } from "./archive-card";
 import { AuditCard, RetentionCard } from "./keeping-card";
 import { TeamCard } from "./team-card";
@@ -36,7 +36,7 @@ export function StudioScreen(props: {
           <RetentionCard months={months} past={past} isLead={team.isLead} />
           <Card aria-label="What the studio has">
             <Title>What the studio has</Title>
-            <ul>
+            <LinkList>
               <li>
                 <Link href="/equipment">Equipment</Link>
               </li>
@@ -46,7 +46,7 @@ export function StudioScreen(props: {
               <li>
                 <Link href="/messages">Messages</Link>
               </li>
-            </ul>
+            </LinkList>
           </Card>
         </Stack>
       </Columns>
