@@ -4,6 +4,8 @@ test("sign-in, clients and the form for a new one are accessible", async ({ page
   await page.goto("/sign-in");
   await expectAccessible(page);
   await signIn(page);
+  await page.getByRole("link", { name: "Clients", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole("link", { name: "Add a client" }).click();
   await expect(page.getByRole("heading", { name: "Add a client" })).toBeVisible();
