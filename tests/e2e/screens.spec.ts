@@ -50,6 +50,7 @@ test("every station is accessible, with its dialogs", async ({ trainer: page }) 
 });
 
 test("a new client goes from nothing to a first rung; bad input says what is wrong and loses nothing", async ({ trainer: page }) => {
+  await page.goto("/clients");
   await page.getByRole("link", { name: "Add a client" }).click();
   await page.getByRole("textbox", { name: "Name" }).fill("Odd Strand");
   await page.getByRole("textbox", { name: "What hurts" }).fill("Right kneecap on stairs down");
