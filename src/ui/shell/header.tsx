@@ -70,8 +70,9 @@ const Stations = styled.nav`
 `;
 const Tools = styled.div`
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 14px;
+  gap: 4px 14px;
   color: ${color.fogDeep};
   a {
     color: inherit;
