@@ -1,6 +1,5 @@
 // npm run demo: from a fresh clone to a running studio. `--reset` starts its data over.
-import { spawn } from 'node:child_process'
-import { authSecret, bin, buildApp, checkMachine, installPackages, leave, requireFreePort, root, run, startDatabase, step, untilHealthy } from './steps.mjs'
+import { authSecret, bin, buildApp, checkMachine, installPackages, leave, requireFreePort, run, serve, startDatabase, step, untilHealthy } from './steps.mjs'
 
 const port = Number(process.env.PORT ?? 4180)
 const address = `http://127.0.0.1:${port}`
@@ -30,26 +29,7 @@ async function main() {
   })
   await step('Build', buildApp)
   await requireFreePort(port)
-  const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: root, env: { ...process.env, ...env, PORT: String(port) }, stdio: ['ignore', 'ignore', 'inherit'], detached: true })
-
-  let stopping = false
-  const stop = () => {
-    if (stopping) return
-    stopping = true
-    console.log('\nStopping ...')
-    server.once('close', async () => {
-      await database.stop()
-      process.exit(0)
-    })
-    process.kill(-server.pid, 'SIGTERM')
-  }
-  process.on('SIGINT', stop)
-  process.on('SIGTERM', stop)
-  server.on('close', (code) => {
-    if (stopping) return
-    database.stopNow()
-    leave(new Error(`the server ended by itself (${code})`))
-  })
+  serve({ ...process.env, ...env, PORT: String(port) }, database)
   await step('Serve', () => untilHealthy(`${address}/api/health`))
   console.log(`\n  Open      ${address}\n  E-mail    trainer@ponderis.example\n  Password  harbour-scale\n\n  A colleague    part-timer@ponderis.example, the same password\n  A client's own page, as on a phone\n            ${address}${ownPage}\n\n  Ctrl-C stops it. npm run demo -- --reset starts the data over.`)
 }

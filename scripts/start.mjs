@@ -1,6 +1,5 @@
 // npm start: a studio for real, without demo data. Its own PostgreSQL on loopback, or the one that DATABASE_URL names.
-import { spawn } from 'node:child_process'
-import { authSecret, bin, buildApp, checkMachine, installPackages, leave, requireFreePort, root, run, studioDatabase, step, untilHealthy } from './steps.mjs'
+import { authSecret, bin, buildApp, checkMachine, installPackages, leave, requireFreePort, run, serve, studioDatabase, step, untilHealthy } from './steps.mjs'
 
 const port = Number(process.env.PORT ?? 4181)
 const address = process.env.APP_URL ?? `http://127.0.0.1:${port}`
@@ -20,22 +19,7 @@ async function main() {
   // what the web process knows: not the owner of the tables
   const { DATABASE_OWNER_URL: _owner, DATABASE_SUPER_URL: _super, ...own } = process.env
   const env = { ...own, DATABASE_URL: urls.DATABASE_URL, APP_URL: address, AUTH_SECRET: process.env.AUTH_SECRET ?? authSecret(), NODE_ENV: 'production', PORT: String(port) }
-  const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'], detached: true })
-  let stopping = false
-  const stop = () => {
-    if (stopping) return
-    stopping = true
-    console.log('\nStopping ...')
-    server.once('close', () => database.stop().then(() => process.exit(0)))
-    process.kill(-server.pid, 'SIGTERM')
-  }
-  process.on('SIGINT', stop)
-  process.on('SIGTERM', stop)
-  server.on('close', (code) => {
-    if (stopping) return
-    database.stopNow()
-    leave(new Error(`the server ended by itself (${code})`))
-  })
+  serve(env, database)
   await step('Serve', () => untilHealthy(`http://127.0.0.1:${port}/api/health`))
   console.log(`\n  Open      ${address}\n  The first studio and its lead: npm run studio -- create (in another window)\n\n  Ctrl-C stops it. docs/running.md says how to run it for real.`)
 }

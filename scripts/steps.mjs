@@ -98,6 +98,29 @@ export async function untilHealthy(url) {
   }
 }
 
+/** Runs the web process until Ctrl-C, or until it ends by itself; the database stops with it. */
+export function serve(env, database) {
+  const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'], detached: true })
+  let stopping = false
+  const stop = () => {
+    if (stopping) return
+    stopping = true
+    console.log('\nStopping ...')
+    server.once('close', async () => {
+      await database.stop()
+      process.exit(0)
+    })
+    process.kill(-server.pid, 'SIGTERM')
+  }
+  process.on('SIGINT', stop)
+  process.on('SIGTERM', stop)
+  server.on('close', (code) => {
+    if (stopping) return
+    database.stopNow()
+    leave(new Error(`the server ended by itself (${code})`))
+  })
+}
+
 /** A secret that outlives restarts, so that nobody is signed out by one. */
 export function authSecret() {
   const file = join(root, '.data', 'auth-secret')

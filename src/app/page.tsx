@@ -1,4 +1,5 @@
 import { dayAfter, mondayOf } from "../core/day";
+import type { ClientRecord } from "../core/record/record";
 import { byNeed } from "../core/record/needs";
 import { comingBetween } from "../core/week/visit";
 import { readStudio } from "../data/orm";
@@ -21,20 +22,20 @@ export default async function TodayPage() {
     const [lines, visits] = [await listClients(scope, em, today), await listVisits(scope, em)];
     const comings = comingBetween(visits, monday, dayAfter(monday, 7 * WEEKS_AHEAD));
     const all = byNeed(lines, today).filter(({ line }) => line.archivedDay === null);
+    const read = new Map<string, ClientRecord | null>();
+    const recordOf = async (id: string): Promise<ClientRecord | null> => {
+      if (!read.has(id)) read.set(id, await loadRecord(scope, em, id));
+      return read.get(id) ?? null;
+    };
     const rows = [];
-    for (const { line, needs, coming } of whoComes(
-      lines,
-      comings.filter(({ day }) => day === today),
-      today,
-    )) {
-      const record = await loadRecord(scope, em, line.id);
+    const comingToday = comings.filter(({ day }) => day === today);
+    for (const { line, needs, coming } of whoComes(lines, comingToday, today)) {
+      const record = await recordOf(line.id);
       if (record) rows.push(rowOf(record, line, needs, coming, today));
     }
     const waiting = [];
-    for (const { line } of all
-      .filter(({ line: each }) => each.undecidedCount > 0 && each.openSigns.length === 0)
-      .slice(0, MOST_WORKED_OUT)) {
-      const record = await loadRecord(scope, em, line.id);
+    for (const { line } of all.filter(({ needs }) => needs.some(({ code }) => code === "decision-waits")).slice(0, MOST_WORKED_OUT)) {
+      const record = await recordOf(line.id);
       if (record) waiting.push(waitingOf(record, today));
     }
     return { visits, comings, all, rows, waiting };

@@ -1,5 +1,5 @@
 import { defineEntity, p } from "@mikro-orm/core";
-import type { HomeTold } from "../core/record/home";
+import type { HomeTold } from "../core/record/home-told";
 import type { SummaryLetter } from "../core/record/letter";
 import type { Channel, MessageTemplate } from "../core/record/message";
 import type { Opens } from "../core/record/private-link";

@@ -170,7 +170,7 @@ test("an archive is looked at before it is taken in: what is here, what differs,
     created_at: new Date(Date.now() + 60_000).toISOString(),
   });
   await read(JSON.stringify(parsed));
-  await expect(dialog).toContainText("1 fact more than here");
+  await expect(dialog).toContainText("1 entry more than here");
   await dialog.getByText("those of the file").click();
   await dialog.getByRole("button", { name: "Take 1 client in" }).click();
   await expect(dialog).toContainText("taken in");

@@ -16,7 +16,9 @@ export default async function ClientsPage({ searchParams }: { searchParams: Prom
   return (
     <>
       <Header units={unitSystem} owner={owner} />
-      {Number.isInteger(erased) && erased > 0 && <ErasedReceipt factCount={erased} studioName={studioName} by={trainerName} />}
+      {Number.isInteger(erased) && erased > 0 && (
+        <ErasedReceipt entryCount={erased} studioName={studioName} by={trainerName} today={today} />
+      )}
       <ClientList clients={clients} studioName={studioName} cushionM={cushionM} today={today} units={unitSystem} />
     </>
   );

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { readStudio } from "../../data/orm";
 import { kitListOf } from "../../data/repos/studio.repo";
+import { inSentence } from "../../ui/text/words";
 import { requireSignedIn } from "../../server/session";
 import { EquipmentScreen } from "../../ui/equipment/equipment-screen";
 import { Header } from "../../ui/shell/header";
@@ -13,12 +14,7 @@ export default async function EquipmentPage() {
   return (
     <>
       <Header units={unitSystem} owner={owner} />
-      <EquipmentScreen
-        clientId={null}
-        where={`Equipment of the ${studioName.charAt(0).toLowerCase()}${studioName.slice(1)}`}
-        items={items}
-        units={unitSystem}
-      />
+      <EquipmentScreen clientId={null} where={`Equipment of the ${inSentence(studioName)}`} items={items} units={unitSystem} />
     </>
   );
 }

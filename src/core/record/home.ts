@@ -9,42 +9,9 @@ import { sheetFor, type SheetItem } from "../session/sheet";
 import { type DayRefusal, refusalOn } from "../week/week";
 import { fitContextOf, openWarningsOf, usualScoreOn } from "./derive";
 import { asItStands, programmeNow, trainedDays } from "./programme";
+import type { HomeTask, HomeTold, TaskTold } from "./home-told";
 import type { ClientRecord, ResponseFact, SessionFact } from "./record";
 import { schoolIn } from "./school";
-
-/** Everyday tasks that a week is told by, and how they went: 0 easy, 1 some effort, 2 hard, 3 not done. Source: handbook K2. */
-export const HOME_TASKS = ["stairs", "chair", "walk"] as const;
-export type HomeTask = (typeof HOME_TASKS)[number];
-export const TASK_LEVELS = { min: 0, max: 3 } as const;
-/** The text a client agrees to before anything else; raised whenever it says something else. */
-export const CONSENT_VERSION = 1;
-/** How a joint is this morning, next to a usual one, and how far above usual that counts: as usual, one, two. */
-export const THAN_USUAL = [0, 1, 2] as const;
-export type ThanUsual = (typeof THAN_USUAL)[number];
-
-/** What a client tells from their own page, made on the phone first and never changed. */
-export type HomeTold =
-  | { kind: "consented"; version: number }
-  | {
-      kind: "set";
-      line: string;
-      side: Side | null;
-      repetitions: number;
-      workedS: number | null;
-      painScore: number | null;
-      leftInTank: number | null;
-      isSharp: boolean;
-    }
-  | { kind: "undone"; entryId: string }
-  | { kind: "morning"; answers: readonly { complaintId: string; than: ThanUsual }[]; newSwelling: boolean; signs: readonly string[] }
-  | { kind: "sign"; sign: string }
-  | { kind: "task"; task: HomeTask; level: number };
-export interface HomeEntry {
-  id: string;
-  /** ISO 8601, UTC, by the phone's clock. */
-  at: string;
-  told: HomeTold;
-}
 
 /** A set at home as the studio keeps it: what was told, and what stood on the sheet. */
 export interface HomeSet extends Omit<Extract<HomeTold, { kind: "set" }>, "kind"> {
@@ -55,11 +22,6 @@ export interface HomeSet extends Omit<Extract<HomeTold, { kind: "set" }>, "kind"
   dose: Dose;
   /** The trainer has seen it: it counts like a set of the studio's. */
   isLooked: boolean;
-}
-export interface TaskTold {
-  day: Day;
-  task: HomeTask;
-  level: number;
 }
 
 /** The line of work that an exercise of the sheet is at home. */
@@ -134,9 +96,8 @@ export function restAtHome(record: ClientRecord, today: Day): DayRefusal | null 
 }
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
 
-/** The sheet of one day: all of it, or on a rest day the small ones alone. */
-export const itemsOn = (record: ClientRecord, items: readonly SheetItem[], today: Day): SheetItem[] =>
-  restAtHome(record, today) === null ? [...items] : items.filter(({ variationId }) => isSmall(variationId));
+/** What of the sheet is done on a rest day: the small ones alone. */
+export const onRestDay = (items: readonly SheetItem[]): SheetItem[] => items.filter(({ variationId }) => isSmall(variationId));
 
 /** Pain in numbers from how a client says it: as far above that complaint's usual as the word stands for, at most 10. */
 export const painsFrom = (

@@ -3,29 +3,10 @@ import { PROTOCOLS } from "../assess/protocols.data";
 import { dayAfter } from "../day";
 import type { Limit } from "../limits/limit";
 import { byNeed, needsOf } from "./needs";
+import { line } from "./record.fixture";
 import type { ClientLine } from "./record";
 
 const TODAY = "2026-10-10";
-const line = (more: Partial<ClientLine> = {}): ClientLine => ({
-  id: "c",
-  name: "Maren Holt",
-  birthYear: 1965,
-  goal: "",
-  archivedDay: null,
-  complaints: [],
-  conditions: [],
-  lastFindings: [],
-  lastSessionDay: null,
-  lastResponse: null,
-  isToday: false,
-  missingMorningOf: null,
-  openSigns: [],
-  limits: [],
-  blockFrom: null,
-  undecidedCount: 0,
-  unlookedCount: 0,
-  ...more,
-});
 const limit = (more: Partial<Limit>): Limit => ({
   id: "l",
   rule: { kind: "most", channel: "kneeFlexion", most: 90 },

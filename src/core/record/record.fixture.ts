@@ -2,7 +2,7 @@ import { variationById } from "../catalogue/catalogue";
 import { calmCeilings, complaint } from "../fit/fit.fixture";
 import type { FloorSet } from "../floor/events";
 import { UNTOLD } from "../floor/told";
-import type { ClientRecord, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
+import type { ClientLine, ClientRecord, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
 
 /** One invented client's record for tests: calm on a 58 cm seat, two good sessions at 64 cm. */
 export const RAISED = variationById("raised-sit-to-stand");
@@ -126,3 +126,25 @@ export function record(more: Partial<ClientRecord> = {}): ClientRecord {
     ...more,
   };
 }
+
+/** A line of the list, of somebody about whom nothing asks. */
+export const line = (more: Partial<ClientLine> = {}): ClientLine => ({
+  id: "c",
+  name: "Maren Holt",
+  birthYear: 1965,
+  goal: "",
+  archivedDay: null,
+  complaints: [],
+  conditions: [],
+  lastFindings: [],
+  lastSessionDay: null,
+  lastResponse: null,
+  isToday: false,
+  missingMorningOf: null,
+  openSigns: [],
+  limits: [],
+  blockFrom: null,
+  undecidedCount: 0,
+  unlookedCount: 0,
+  ...more,
+});

@@ -1,15 +1,19 @@
 import { randomUUID } from "node:crypto";
+import { parseZonedDateTime } from "@internationalized/date";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { CONSENT_VERSION, homeDay, homeItems, type HomeTold, plannedAtHome, restAtHome } from "../../core/record/home";
+import { CONSENT_VERSION, type HomeTold } from "../../core/record/home-told";
+import { homeDay, homeItems, plannedAtHome, restAtHome } from "../../core/record/home";
 import { fitContextOf, openWarningsOf, undecidedItems } from "../../core/record/derive";
 import { firstProgramme } from "../../core/record/programme";
 import type { FloorEventBody } from "../../core/floor/events";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { eraseClient, listClients } from "../repos/client.repo";
+import { listMessages, setContact } from "../repos/message.repo";
 import { behindLink, setPrivateLink, standingLink } from "../repos/private-link.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "../testing.fixture";
-import { lookAtHome, takeHomeEntries } from "./home";
+import { lookAtHome, takeHomeEntries, toldLately } from "./home";
+import { remindStudio } from "./remind";
 import { keepTrainingPlan } from "./training-plan";
 
 let orm: MikroORM;
@@ -177,4 +181,41 @@ test("a private page is opened by its own secret alone, not by a calendar's; sto
     em.execute<{ n: number }[]>(`select (select count(*) from home_entry) + (select count(*) from private_link) as n`),
   );
   expect(Number(left[0]?.n)).toBe(0);
+});
+
+test("a reminder goes out once on a day with exercises, from its hour on, to whoever agreed and has a page; never under an open sign", async () => {
+  const studio = await agreedStudio();
+  const { scope, clientId } = studio;
+  const sent: string[] = [];
+  const driver = { send: async ({ words }: { words: string }) => void sent.push(words) };
+  const round = (at: string) =>
+    inTest(orm, scope, (em) => remindStudio(scope, em, driver, (name) => `Hello ${name}`, parseZonedDateTime(`${at}[${ZONE}]`)));
+  await round("2026-10-10T12:00");
+  expect(sent).toEqual([]); // nobody is reached yet
+  await inTest(orm, scope, (em) => setContact(scope, em, clientId, { channel: "text", address: "+00 555 1", remindAt: "08:00" }));
+  await round("2026-10-10T12:00");
+  expect(sent).toEqual([]); // no page
+  await inTest(orm, scope, (em) => setPrivateLink(scope, em, clientId, "page", { secret: "s", untilDay: "2026-10-11", asksYear: false }));
+  await round("2026-10-10T07:59");
+  expect(sent).toEqual([]);
+  await round("2026-10-10T08:00");
+  await round("2026-10-10T08:05");
+  expect(sent).toEqual(["Hello Test Client"]);
+  expect(await inTest(orm, scope, (em) => listMessages(scope, em, clientId))).toMatchObject([
+    { template: "reminder", words: "Hello Test Client" },
+  ]);
+  await round("2026-10-12T09:00");
+  expect(sent).toHaveLength(1); // its last day is over
+  await tell(studio, [{ kind: "sign", sign: "faint" }]);
+  await round("2026-10-11T09:00");
+  expect(sent).toHaveLength(1);
+});
+
+test("what a phone has sent is told back to it, so that it is asked anew the next day", async () => {
+  const studio = await agreedStudio();
+  const ids = [randomUUID() as string];
+  await tell(studio, [{ kind: "task", task: "stairs", level: 1 }], TODAY, ids);
+  const told = await inTest(orm, studio.scope, (em) => toldLately(studio.scope, em, studio.clientId));
+  expect(told).toEqual(expect.arrayContaining(ids));
+  expect(told).toHaveLength(2); // and the consent
 });

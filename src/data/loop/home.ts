@@ -5,16 +5,8 @@ import { type Day, dayAfter } from "../../core/day";
 import { judgePlace } from "../../core/fit/tread";
 import { fitContextOf } from "../../core/record/derive";
 import type { FloorEventBody } from "../../core/floor/events";
-import {
-  CONSENT_VERSION,
-  type HomeEntry,
-  homeDay,
-  homeLine,
-  type HomeSet,
-  morningAfterHome,
-  painsFrom,
-  plannedAtHome,
-} from "../../core/record/home";
+import { CONSENT_VERSION, type HomeEntry, type HomeTold } from "../../core/record/home-told";
+import { homeDay, homeLine, type HomeSet, morningAfterHome, painsFrom, plannedAtHome } from "../../core/record/home";
 import type { ClientRecord } from "../../core/record/record";
 import { HomeEntryRow, HomeLookRow } from "../around-entities";
 import { appendFloorEvents } from "../repos/floor.repo";
@@ -40,6 +32,15 @@ export async function consentOf({ studioId }: Scope, em: EntityManager, clientId
   );
   return row?.version ?? 0;
 }
+
+/** What came from a client's page in the last days: a phone keeps no longer what it has sent. */
+export const toldLately = ({ studioId }: Scope, em: EntityManager, clientId: string): Promise<string[]> =>
+  em
+    .execute<{ id: string }[]>(
+      `select id from home_entry where studio_id = ? and client_id = ? and created_at > now() - interval '4 days'`,
+      [studioId, clientId],
+    )
+    .then((rows) => rows.map(({ id }) => id));
 
 const dayIn = (at: string, timeZone: string, today: Day): Day => {
   const day = toCalendarDate(parseAbsolute(at, timeZone)).toString();
@@ -79,32 +80,39 @@ async function takeEntry(
   if (before) return before.clientId === clientId ? null : "bad-input";
   // who agreed to nothing is asked nothing; a warning sign is heard all the same
   if (told.kind !== "consented" && told.kind !== "sign" && (await consentOf(scope, em, clientId)) < CONSENT_VERSION) return "no-consent";
-  const record = await loadRecord(scope, em, clientId);
-  if (!record) return "bad-input";
   let kept: object = told;
-  if (told.kind === "set") {
-    const planned = plannedAtHome(record, day, told.line, told.side);
-    if (!planned) return "not-on-sheet";
-    kept = { ...told, place: planned.place, dose: planned.dose };
-  }
-  if (told.kind === "morning") {
-    const { asked } = homeDay(record, day);
-    const isWhole = record.complaints.every((complaint) => told.answers.some(({ complaintId }) => complaintId === complaint.id));
-    if (!isWhole) return "bad-input";
-    const answer = {
-      sessionId: asked?.session?.id ?? null,
-      pains: painsFrom(record, told.answers, day),
-      newSwelling: told.newSwelling,
-      told: { by: "client" as const },
-      warningSigns: told.signs,
-    };
-    const taken = await answerMorning(scope, em, clientId, answer, day);
-    if (!taken.ok) return "bad-input";
+  if (told.kind === "set" || told.kind === "morning") {
+    const record = await loadRecord(scope, em, clientId);
+    if (!record) return "bad-input";
+    if (told.kind === "set") {
+      const planned = plannedAtHome(record, day, told.line, told.side);
+      if (!planned) return "not-on-sheet";
+      kept = { ...told, place: planned.place, dose: planned.dose };
+    } else if (!(await takeMorning(scope, em, record, told, day))) return "bad-input";
   }
   const { kind, ...rest } = kept as HomeEntry["told"];
   await em.insert(HomeEntryRow, { ...stamp(scope, id), clientId, day, occurredAt: new Date(at), kind, told: rest });
   await audit(scope, em, "told", "home_entry", id);
   return null;
+}
+
+/** The morning after as a client says it: the answer to the session before it, where one is asked about. False where a sore place was left out. */
+async function takeMorning(
+  scope: Scope,
+  em: EntityManager,
+  record: ClientRecord,
+  { answers, newSwelling, signs }: Extract<HomeTold, { kind: "morning" }>,
+  day: Day,
+): Promise<boolean> {
+  const answer = {
+    sessionId: homeDay(record, day).asked?.session?.id ?? null,
+    pains: painsFrom(record, answers, day),
+    newSwelling,
+    told: { by: "client" as const },
+    warningSigns: signs,
+  };
+  const taken = await answerMorning(scope, em, record.client.id, answer, day);
+  return taken.ok;
 }
 
 const MORNING_WAITED_DAYS = 2;

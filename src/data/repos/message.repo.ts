@@ -26,6 +26,9 @@ export interface MessageDriver {
   send: (message: { channel: Contact["channel"]; address: string; words: string }) => Promise<void>;
 }
 
+export const wasSent = async ({ studioId }: Scope, em: EntityManager, id: string): Promise<boolean> =>
+  (await em.count(MessageRow, { studioId, id })) > 0;
+
 /** A message written, sent by the driver and kept as it went out, but for the private link in it. Once, by its id. */
 export async function sendMessage(
   scope: Scope,
@@ -37,7 +40,7 @@ export async function sendMessage(
   if (!contact) return refuse({ code: "no-contact" });
   const wrong = messageProblem(words, contact.channel, template);
   if (wrong) return refuse({ code: "message", wrong });
-  if ((await em.count(MessageRow, { studioId: scope.studioId, id })) > 0) return { ok: true };
+  if (await wasSent(scope, em, id)) return { ok: true };
   const { channel, address } = contact;
   await driver.send({ channel, address, words: link === null ? words : words.replaceAll(LINK, link) });
   await em.insert(MessageRow, { ...stamp(scope, id), clientId, channel, address, template, words, sentAt: new Date() });
@@ -45,16 +48,21 @@ export async function sendMessage(
   return { ok: true };
 }
 
-/** The studio's messages, the newest first. */
-export const listMessages = ({ studioId }: Scope, em: EntityManager, most = 200): Promise<(Message & { name: string })[]> =>
+const MOST_LISTED = 200;
+/** The studio's messages, or one client's, the newest first. */
+export const listMessages = (
+  { studioId }: Scope,
+  em: EntityManager,
+  clientId: string | null = null,
+): Promise<(Message & { name: string })[]> =>
   em.execute(
     `select m.id, m.client_id as "clientId", m.channel, m.address, m.template, m.words, m.created_at as at, m.sent_at as "sentAt", v.name from message m
        join lateral (select v.name from client_revision v where v.studio_id = m.studio_id and v.client_id = m.client_id order by v.created_at desc, v.id desc limit 1) v on true
-      where m.studio_id = ? order by m.created_at desc limit ?`,
-    [studioId, most],
+      where m.studio_id = ? and m.client_id = coalesce(?::uuid, m.client_id) order by m.created_at desc limit ?`,
+    [studioId, clientId, MOST_LISTED],
   );
 
-/** Who is to be reminded at this hour of this day: a page that is open and agreed to, and no reminder yet today. */
+/** Whose hour has come on this day, of those with a page that is open and agreed to. */
 export const toRemind = (
   { studioId }: Scope,
   em: EntityManager,
@@ -68,7 +76,6 @@ export const toRemind = (
          on k.address <> '' and k.remind_at is not null and k.remind_at <= ?
        join lateral (select l.token_hash, l.until_day from private_link l where l.studio_id = c.studio_id and l.client_id = c.id and l.opens = 'page' order by l.created_at desc, l.id desc limit 1) l
          on l.token_hash is not null and (l.until_day is null or l.until_day >= ?::date)
-      where c.studio_id = ? and exists (select 1 from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'consented')
-        and not exists (select 1 from message m where m.studio_id = c.studio_id and m.client_id = c.id and m.template = 'reminder' and m.created_at > now() - interval '12 hours')`,
+      where c.studio_id = ? and exists (select 1 from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'consented')`,
     [hour, day, studioId],
   );

@@ -21,7 +21,7 @@ import { useStep } from "../kit/use-step";
 import { closedText, findingText, setUpName, setUpText } from "../text/assess-text";
 import { protocolHow, protocolName, valueName } from "../text/protocol-text";
 import { dayText } from "../text/day-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { sourceText } from "../text/screen-text";
 import { PhotoAngles } from "./photo-angles";
 import { Pictogram } from "../figure/pictogram";

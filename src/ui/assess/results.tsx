@@ -10,7 +10,7 @@ import { Card, Soft, Title } from "../kit/layout";
 import { adviceText, apartText, changeText, endText, findingText, normText, placeText, retestText } from "../text/assess-text";
 import { protocolName } from "../text/protocol-text";
 import { dayText } from "../text/day-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { type Mark, NormBand } from "./norm-band";
 import { SidesBar } from "./sides-bar";
 

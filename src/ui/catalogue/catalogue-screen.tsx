@@ -15,7 +15,7 @@ import { SelectField, TextField } from "../kit/fields";
 import { Card, Columns, Page, Row, Soft, Stack } from "../kit/layout";
 import { shelfName, trainedName } from "../text/catalogue-text";
 import { kitName } from "../text/lever-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { conditionText } from "../text/screen-text";
 import { color, font, media, size } from "../theme/tokens";
 import { findRows } from "./find";

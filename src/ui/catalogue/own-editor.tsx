@@ -23,7 +23,7 @@ import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { trainedName } from "../text/catalogue-text";
 import { kitName, leverName } from "../text/lever-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { ownProblemText } from "../text/own-text";
 import { Drawn } from "./row-detail";
 

@@ -20,7 +20,7 @@ import { posedOf } from "../figure/row-poses.data";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { oftenText, shelfName, tagsText, trainedName } from "../text/catalogue-text";
 import { kitName, leverName, leverValueText } from "../text/lever-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { ruleText } from "../text/screen-text";
 import { color } from "../theme/tokens";
 

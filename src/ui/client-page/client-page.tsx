@@ -1,10 +1,11 @@
 "use client";
 import { useEffect, useState } from "react";
 import styled from "styled-components";
-import { CONSENT_VERSION, type HomeTold } from "../../core/record/home";
+import { CONSENT_VERSION, type HomeTold } from "../../core/record/home-told";
 import type { Side } from "../../core/mechanics/channels";
 import { PlainDrawn } from "../figure/plain-drawn";
 import { CLIENT_REFUSALS, CONSENT_TEXT, levelText, NOBODY_WATCHES, SHARED, taskQuestion } from "../text/client-text";
+import { dayText } from "../text/day-text";
 import { color } from "../theme/tokens";
 import { ExerciseView, LeftAsked } from "./exercise";
 import type { HomeExercise, HomePage } from "./home-page";
@@ -48,16 +49,15 @@ interface Due {
 const duesOf = (exercise: HomeExercise): Due[] =>
   exercise.sides.flatMap(({ side, setCount, repetitions }) => Array.from({ length: setCount }, () => ({ exercise, side, repetitions })));
 
-/** Sets of today by what the studio has and what is on the phone, each once; what was taken back is none. */
-function doneToday(page: HomePage, entries: readonly KeptEntry[]): { id: string; line: string; side: Side | null }[] {
-  const undone = entries.flatMap(({ told }) => (told.kind === "undone" ? [told.entryId] : []));
-  const here = entries.flatMap(({ id, at, told, refused }) =>
-    told.kind === "set" && refused === null && new Date(at).toDateString() === new Date().toDateString()
-      ? [{ id, line: told.line, side: told.side }]
-      : [],
+const localDay = (at: Date): string => at.toLocaleDateString("sv-SE");
+/** Sets of today by what the studio has and what is only on the phone yet; what was taken back is none. */
+function doneToday(page: HomePage, fresh: readonly KeptEntry[]): { id: string; line: string; side: Side | null }[] {
+  const undone = fresh.flatMap(({ told }) => (told.kind === "undone" ? [told.entryId] : []));
+  const today = localDay(new Date());
+  const here = fresh.flatMap(({ id, at, told }) =>
+    told.kind === "set" && localDay(new Date(at)) === today ? [{ id, line: told.line, side: told.side }] : [],
   );
-  const both = [...page.done, ...here];
-  return both.filter(({ id }, i) => !undone.includes(id) && both.findIndex((each) => each.id === id) === i);
+  return [...(page.today === today ? page.done : []), ...here].filter(({ id }) => !undone.includes(id));
 }
 
 function Consent({ studioName, onAgree }: { studioName: string; onAgree: () => void }) {
@@ -91,14 +91,16 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
   useEffect(() => {
     window.scrollTo(0, 0); // what it returns is no way to undo it
   }, [open, isListing, left]);
+  // what the studio had when it made this page is in the page; a sign that was cleared or a morning of yesterday is not told again
+  const fresh = entries.filter(({ id, refused: why }) => why === null && !page.toldIds.includes(id));
   const said = <K extends HomeTold["kind"]>(kind: K): Extract<HomeTold, { kind: K }>[] =>
-    entries.flatMap(({ told }) => (told.kind === kind ? [told as Extract<HomeTold, { kind: K }>] : []));
+    fresh.flatMap(({ told }) => (told.kind === kind ? [told as Extract<HomeTold, { kind: K }>] : []));
   const hasAgreed = page.consentVersion >= CONSENT_VERSION || said("consented").length > 0;
   if (!hasAgreed) return <Consent studioName={page.studioName} onAgree={() => tell({ kind: "consented", version: CONSENT_VERSION })} />;
 
   const signs = [...said("sign").map(({ sign }) => sign), ...said("morning").flatMap((morning) => morning.signs)];
   const isClosed = page.isClosed || signs.length > 0;
-  const done = doneToday(page, entries);
+  const done = doneToday(page, fresh);
   const countOf = (line: string, side: Side | null): number => done.filter((set) => set.line === line && set.side === side).length;
   /** The set that comes next of an exercise; the first again where it is done several times a day. */
   const nextOf = (exercise: HomeExercise): { due: Due; number: number; isAgain: boolean } | null => {
@@ -171,6 +173,9 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
           <MorningAsked asked={page.asked} asksBelly={page.asksBelly} onTold={tell} />
         ) : (
           <>
+            {page.today !== localDay(new Date()) && (
+              <p role="status">This page is of {dayText(page.today)}. Open it with a connection for today’s.</p>
+            )}
             {said("morning").length > 0 && <p role="status">Thank you. Your trainer sees it before your next visit.</p>}
             <Part aria-label="Today at home">
               <h2>Today at home</h2>
@@ -227,7 +232,7 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
                 <Trend aria-label="How it went before">
                   {trend.map(({ day, level }, i) => (
                     <li key={`${day} ${i}`}>
-                      {shortDay(day)}: <strong>{levelText[level]?.toLowerCase()}</strong>
+                      {dayText(day)}: <strong>{levelText[level]?.toLowerCase()}</strong>
                     </li>
                   ))}
                 </Trend>
@@ -266,9 +271,6 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
     </Phone>
   );
 }
-
-const shortDay = (day: string): string =>
-  new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", { day: "numeric", month: "short", timeZone: "UTC" });
 
 /** Ends the link from the client's side, after one more question. */
 function StopSharing({ token }: { token: string }) {

@@ -2,11 +2,12 @@
 import { useState } from "react";
 import styled from "styled-components";
 import { phasesOf, placeInMovement, repetitionS } from "../../core/dose/dose";
-import type { HomeTold } from "../../core/record/home";
+import type { HomeTold } from "../../core/record/home-told";
 import type { Side } from "../../core/mechanics/channels";
 import { PlainDrawn } from "../figure/plain-drawn";
 import { useAwake } from "../floor/use-awake";
 import { useReading, useTempo, type Tempo } from "../floor/use-tempo";
+import { capital } from "../text/words";
 import { color, font } from "../theme/tokens";
 import type { HomeExercise } from "./home-page";
 import { Body, LinkTap, Pair, Part, Phone, Quiet, Tap, Top } from "./parts";
@@ -52,7 +53,6 @@ const Scores = styled.div`
     font: 700 22px ${font.head};
   }
 `;
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const PHASE = { lower: "down", pause: "hold", rise: "up" } as const;
 const LEFT = [
   { label: "None", left: 0 },

@@ -3,7 +3,8 @@ import { variationById } from "../../core/catalogue/catalogue";
 import { isTimed, repetitionS } from "../../core/dose/dose";
 import type { Day } from "../../core/day";
 import type { Side } from "../../core/mechanics/channels";
-import { homeDay, homeItems, type HomeTask, itemsOn, restAtHome, type TaskTold } from "../../core/record/home";
+import type { HomeTask, TaskTold } from "../../core/record/home-told";
+import { homeDay, homeItems, onRestDay, restAtHome } from "../../core/record/home";
 import type { ClientRecord } from "../../core/record/record";
 import { asksBelly } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
@@ -46,6 +47,8 @@ export interface HomePage {
   isRestDay: boolean;
   exercises: HomeExercise[];
   done: DoneAtHome[];
+  /** What the studio had from the phone of late when it made this page. */
+  toldIds: readonly string[];
   /** Each sore place asked about this morning; null where nothing is asked. */
   asked: { complaintId: string; joint: string }[] | null;
   task: { task: HomeTask; isDue: boolean };
@@ -62,12 +65,14 @@ export function homePage(
     today,
     units,
     studioName,
+    toldIds,
     consentVersion,
     notes,
-  }: { today: Day; units: UnitSystem; studioName: string; consentVersion: number; notes: string[] },
+  }: { today: Day; units: UnitSystem; studioName: string; consentVersion: number; notes: string[]; toldIds: string[] },
 ): HomePage {
   const [plan, home, day] = [programmeNow(record), homeItems(record, today), homeDay(record, today)];
-  const items = home ? itemsOn(record, home.items, today) : [];
+  const isRestDay = restAtHome(record, today) !== null;
+  const items = home === null ? [] : isRestDay ? onRestDay(home.items) : home.items;
   const exercises = items.map((sheet, i): HomeExercise => {
     const { item, variationId, setting } = sheet;
     const row = variationById(variationId);
@@ -94,12 +99,13 @@ export function homePage(
     days: plan ? daysText(plan) : "",
     note: plan?.note ?? "",
     isClosed: day.isClosed,
-    isRestDay: restAtHome(record, today) !== null,
+    isRestDay,
     exercises,
     done: record.homeSets.filter((set) => set.day === today).map(({ id, line, side, repetitions }) => ({ id, line, side, repetitions })),
     asked: day.asked ? record.complaints.map((complaint) => ({ complaintId: complaint.id, joint: jointText(complaint) })) : null,
     task: day.task,
     trend: day.trend.slice(-12),
+    toldIds,
     consentVersion,
     notes,
     asksBelly: asksBelly(record.screen),

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { THAN_USUAL, type HomeTold, type ThanUsual } from "../../core/record/home";
+import { THAN_USUAL, type HomeTold, type ThanUsual } from "../../core/record/home-told";
 import { thanUsualText } from "../text/client-text";
 import { Pair, Part, Tap } from "./parts";
 import { SignList } from "./signs";

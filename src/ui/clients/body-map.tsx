@@ -4,7 +4,8 @@ import styled from "styled-components";
 import type { Complaint, Site } from "../../core/limits/complaint";
 import type { ChannelSide } from "../../core/mechanics/channels";
 import { Choice, FieldLabel, Hint } from "../kit/fields";
-import { capital, siteName } from "../text/limit-text";
+import { siteName } from "../text/limit-text";
+import { capital } from "../text/words";
 import { color } from "../theme/tokens";
 
 interface Spot {

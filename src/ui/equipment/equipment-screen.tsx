@@ -14,7 +14,7 @@ import { Problem } from "../kit/problem";
 import { lengthField, massField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { kitName, leverValueText } from "../text/lever-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { massText } from "../text/quantity-text";
 import { color } from "../theme/tokens";
 

@@ -6,7 +6,7 @@ import { Button } from "../kit/button";
 import { ChoiceField } from "../kit/fields";
 import { Row, Stack } from "../kit/layout";
 import { leverValueText } from "../text/lever-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { rangeText, secondsText } from "../text/quantity-text";
 import { color, font } from "../theme/tokens";
 import type { UnitSystem } from "../../core/units";

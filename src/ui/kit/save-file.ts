@@ -1,6 +1,6 @@
-/** Offers words as a file to keep, made on this page and sent nowhere. */
-export function saveFile(name: string, type: string, words: string): void {
-  const address = URL.createObjectURL(new Blob([words], { type }));
+/** Offers words or a picture as a file to keep, made on this page and sent nowhere. */
+export function saveFile(name: string, type: string, content: BlobPart): void {
+  const address = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement("a");
   link.href = address;
   link.download = name;

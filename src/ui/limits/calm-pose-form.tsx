@@ -25,7 +25,8 @@ import { leverField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { poseFailureText } from "../text/fit-text";
 import { leverName } from "../text/lever-text";
-import { capital, siteName } from "../text/limit-text";
+import { siteName } from "../text/limit-text";
+import { capital } from "../text/words";
 
 const LIMITED_BY = SITES.filter((site): site is LimitedBy => site !== "other").map((id) => ({ id, label: capital(siteName[id]) }));
 const SIDES = [

@@ -29,7 +29,7 @@ import { dayText } from "../text/day-text";
 import { learntText } from "../text/tolerance-text";
 import { percentText } from "../text/quantity-text";
 import { poseFailureText } from "../text/fit-text";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { color } from "../theme/tokens";
 import { BoundsScale } from "./bounds-scale";
 

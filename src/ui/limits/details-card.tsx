@@ -13,7 +13,8 @@ import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
-import { capital, siteName } from "../text/limit-text";
+import { siteName } from "../text/limit-text";
+import { capital } from "../text/words";
 import { ComplaintFields, type ComplaintDraft, emptyComplaint, filledIn, isComplete } from "../clients/complaint-fields";
 
 export function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => void }) {

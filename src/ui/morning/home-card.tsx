@@ -25,7 +25,7 @@ export function HomeCard({ clientId, sets, units }: { clientId: string; sets: re
             isDisabled={isTaking}
             onPress={() => take((stepId) => lookAtHomeAction(clientId, { entryIds: sets.map(({ id }) => id) }, stepId))}
           >
-            Looked: let them count
+            I have looked: count them
           </Button>
         </Row>
         {days.map((day) => (

@@ -14,7 +14,7 @@ import {
   type MessageTemplate,
   MESSAGE_TEMPLATES,
 } from "../../core/record/message";
-import type { TaskTold } from "../../core/record/home";
+import type { TaskTold } from "../../core/record/home-told";
 import { v4 as newUuid } from "uuid";
 import { Button } from "../kit/button";
 import { DayField } from "../kit/day-field";

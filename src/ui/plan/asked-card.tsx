@@ -8,7 +8,7 @@ import { Button } from "../kit/button";
 import { CheckField, ChoiceField, SelectField, TextField } from "../kit/fields";
 import { Card, Row } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
-import { capital } from "../text/limit-text";
+import { capital } from "../text/words";
 import { oftenName, purposeName, skeletonName, WEEKDAYS } from "../text/plan-text";
 import type { PlanState } from "./use-plan";
 

@@ -1,3 +1,5 @@
+import { saveFile } from "../kit/save-file";
+
 /** The charts as one drawing: each under the other with its name, in plain type that any reader has. */
 const NAME_PX = 170;
 const GAP_PX = 6;
@@ -23,15 +25,7 @@ function drawing(stack: HTMLElement): { text: string; width: number; height: num
   return { text, width: fullWidth, height: fullHeight };
 }
 
-function offer(name: string, blob: Blob): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-}
-
-export const saveSvg = (stack: HTMLElement): void => offer("review.svg", new Blob([drawing(stack).text], { type: "image/svg+xml" }));
+export const saveSvg = (stack: HTMLElement): void => saveFile("review.svg", "image/svg+xml", drawing(stack).text);
 
 export async function savePng(stack: HTMLElement): Promise<void> {
   const { text, width, height } = drawing(stack);
@@ -40,5 +34,5 @@ export async function savePng(stack: HTMLElement): Promise<void> {
   await image.decode();
   const canvas = Object.assign(document.createElement("canvas"), { width: 2 * width, height: 2 * height });
   canvas.getContext("2d")?.drawImage(image, 0, 0, 2 * width, 2 * height);
-  canvas.toBlob((blob) => blob && offer("review.png", blob), "image/png");
+  canvas.toBlob((blob) => blob && saveFile("review.png", "image/png", blob), "image/png");
 }

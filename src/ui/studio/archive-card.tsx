@@ -12,10 +12,10 @@ function stateText({ preview, problem, isDone }: ImportLine): string {
   if (isDone) return "taken in";
   if (!preview) return "";
   const { state, newFacts, otherwise, namesake } = preview;
-  const facts = newFacts === 1 ? "1 fact" : `${newFacts} facts`;
-  const what = state === "same" ? "all of it is here already" : state === "new" ? `new here, ${facts}` : `${facts} more than here`;
+  const entries = newFacts === 1 ? "1 entry" : `${newFacts} entries`;
+  const what = state === "same" ? "all of it is here already" : state === "new" ? `new here, ${entries}` : `${entries} more than here`;
   const more = [
-    ...(otherwise > 0 ? [`${otherwise} say something else here, and stay as they are`] : []),
+    ...(otherwise > 0 ? [`${otherwise} read differently here, and stay as they are here`] : []),
     ...(namesake ? ["somebody else here has that name"] : []),
   ];
   return [what, ...more].join("; ");

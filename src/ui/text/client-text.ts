@@ -1,6 +1,6 @@
 import type { ChannelSide } from "../../core/mechanics/channels";
 import type { Site } from "../../core/limits/complaint";
-import type { HomeTask, ThanUsual } from "../../core/record/home";
+import type { HomeTask, ThanUsual } from "../../core/record/home-told";
 
 /** Words a client uses, on their own page. No word of a trainer's, none that judges. */
 export const JOINT: Readonly<Record<Site, string>> = {

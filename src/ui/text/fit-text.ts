@@ -11,7 +11,8 @@ import type { LeverId } from "../../core/templates/lever";
 import { dayText } from "./day-text";
 import { channelName, jointText, sideText } from "./channel-text";
 import { equipmentText, kitName, leverPhrase } from "./lever-text";
-import { capital, limitAmountText, limitChannelName, limitRuleText, ownerText, siteName, traitName } from "./limit-text";
+import { limitAmountText, limitChannelName, limitRuleText, ownerText, siteName, traitName } from "./limit-text";
+import { capital } from "./words";
 import { axisName, positionName } from "./school-text";
 import { angleText, massText, percentRangeText, percentText } from "./quantity-text";
 

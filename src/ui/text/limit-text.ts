@@ -8,12 +8,10 @@ import { type Limit, type LimitChannelId, type LimitRule, limitState } from "../
 import { unreachable } from "../../core/reasons";
 import type { Trait } from "../../core/templates/template";
 import { dayText } from "./day-text";
+import { capital } from "./words";
 import { protocolName } from "./protocol-text";
 import { ruleText } from "./screen-text";
 import { angleText, handText, percentText } from "./quantity-text";
-
-export const inSentence = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 export const limitChannelName: Readonly<Record<LimitChannelId, string>> = {
   kneeFlexion: "knee bend",

@@ -4,7 +4,8 @@ import { unreachable } from "../../core/reasons";
 import type { UnitSystem } from "../../core/units";
 import { agoText, dayText } from "./day-text";
 import { warningText } from "./decision-text";
-import { capital, limitRuleText, ownerText } from "./limit-text";
+import { limitRuleText, ownerText } from "./limit-text";
+import { capital } from "./words";
 import { protocolName } from "./protocol-text";
 
 /** What stands over a need, in the words of whoever is asked. */

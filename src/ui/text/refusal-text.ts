@@ -56,9 +56,9 @@ const PLAIN: Readonly<Record<string, string>> = {
 };
 const IMPORT_WHY: Readonly<Record<string, string>> = {
   "no-client": "There is no whole client in it",
-  "another-client": "A fact of another client is among them",
-  column: "It says something that is not known here",
-  fact: "A fact in it is not what it should be",
+  "another-client": "An entry of another client is among them",
+  column: "It has something in it that this version does not know",
+  fact: "An entry in it cannot be right",
   unread: "It could not be shown afterwards",
 };
 const OVERRULE: Readonly<Record<string, string>> = {

@@ -13,7 +13,7 @@ import { MoreMenu } from "../kit/menu";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
 import { ageOn, agoText } from "../text/day-text";
-import { inSentence } from "../text/limit-text";
+import { inSentence } from "../text/words";
 import { itemName } from "../text/item-text";
 import { settingText } from "../text/lever-text";
 import { color, font, media, size } from "../theme/tokens";

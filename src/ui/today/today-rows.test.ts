@@ -1,29 +1,10 @@
 import { describe, expect, test } from "vitest";
-import { answer, doneSession, doneSet, plan, record, rung, TODAY } from "../../core/record/record.fixture";
+import { answer, doneSession, doneSet, line as lineOf, plan, record, rung, TODAY } from "../../core/record/record.fixture";
 import type { ClientLine } from "../../core/record/record";
 import type { Coming } from "../../core/week/visit";
 import { rowOf, waitingOf, whoComes } from "./today-rows";
 
-const line = (id: string, more: Partial<ClientLine> = {}): ClientLine => ({
-  id,
-  name: id,
-  birthYear: 1960,
-  goal: "",
-  archivedDay: null,
-  complaints: [],
-  conditions: [],
-  lastFindings: [],
-  lastSessionDay: null,
-  lastResponse: null,
-  isToday: false,
-  missingMorningOf: null,
-  openSigns: [],
-  limits: [],
-  blockFrom: null,
-  undecidedCount: 0,
-  unlookedCount: 0,
-  ...more,
-});
+const line = (id: string, more: Partial<ClientLine> = {}): ClientLine => lineOf({ id, name: id, ...more });
 const at = (clientId: string, hour: string): Coming => ({
   visitId: `v ${clientId}`,
   clientId,

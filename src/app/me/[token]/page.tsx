@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { notFound } from "next/navigation";
 import { readStudio } from "../../../data/orm";
-import { consentOf } from "../../../data/loop/home";
+import { consentOf, toldLately } from "../../../data/loop/home";
 import { loadRecord } from "../../../data/repos/record.repo";
 import { studioOf } from "../../../data/repos/studio.repo";
 import { notesOf } from "../../../data/repos/team.repo";
@@ -35,16 +35,13 @@ export default async function MePage({ params }: Props) {
     studio: await studioOf(scope, em),
     record: await loadRecord(scope, em, clientId),
     consentVersion: await consentOf(scope, em, clientId),
+    toldIds: await toldLately(scope, em, clientId),
     notes: (await notesOf(scope, em, clientId)).filter(({ seenBy }) => seenBy === "client").map(({ words }) => words),
   }));
-  const { studio, record, consentVersion, notes } = read;
+  const { studio, record, ...told } = read;
   if (!record || record.client.archivedDay !== null) return notFound();
   if (visitor.asksYear && !(await hasGivenYear(visitor))) return <YearAsked token={token} studioName={studio.name} />;
   return (
-    <ClientPage
-      token={token}
-      linkHash={linkHash}
-      page={homePage(record, { today, units: "metric", studioName: studio.name, consentVersion, notes })}
-    />
+    <ClientPage token={token} linkHash={linkHash} page={homePage(record, { today, units: "metric", studioName: studio.name, ...told })} />
   );
 }

@@ -1,4 +1,4 @@
-import type { HomeEntry } from "../../../../core/record/home";
+import type { HomeEntry } from "../../../../core/record/home-told";
 import { type EntryVerdict, takeHomeEntries } from "../../../../data/loop/home";
 import { inStudio } from "../../../../data/orm";
 import { homeBatchSchema, homeEntrySchema } from "../../../../schemas/home.schema";

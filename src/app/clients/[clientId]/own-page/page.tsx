@@ -21,7 +21,7 @@ export default async function OwnPagePage({ params }: { params: Promise<{ client
     link: await standingLink(scope, em, clientId, "page", today),
     contact: await contactOf(scope, em, clientId),
     consentVersion: await consentOf(scope, em, clientId),
-    messages: (await listMessages(scope, em)).filter((message) => message.clientId === clientId),
+    messages: await listMessages(scope, em, clientId),
     visits: (await listVisits(scope, em)).filter((visit) => visit.clientId === clientId),
   }));
   const { visits, ...rest } = read;
