@@ -134,6 +134,9 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
       />
     );
   }
+  const tellSigns = (each: readonly string[]): void => {
+    for (const sign of each) tell({ kind: "sign", sign });
+  };
   const asksMorning = page.asked !== null && said("morning").length === 0;
   const tasks = said("task");
   const trend = [...page.trend, ...tasks.map(({ task, level }) => ({ task, level, day: page.today }))].slice(-12);
@@ -154,7 +157,7 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
             asksBelly={page.asksBelly}
             onNone={() => setListing(false)}
             onTold={(each) => {
-              for (const sign of each) tell({ kind: "sign", sign });
+              tellSigns(each);
               setListing(false);
             }}
           />
@@ -170,7 +173,7 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
             }}
           />
         ) : asksMorning && page.asked ? (
-          <MorningAsked asked={page.asked} asksBelly={page.asksBelly} onTold={tell} />
+          <MorningAsked asked={page.asked} asksBelly={page.asksBelly} onTold={tell} onSigns={tellSigns} />
         ) : (
           <>
             {page.today !== localDay(new Date()) && (

@@ -10,8 +10,10 @@ export function MorningAsked(props: {
   asked: readonly { complaintId: string; joint: string }[];
   asksBelly: boolean;
   onTold: (told: Extract<HomeTold, { kind: "morning" }>) => void;
+  /** Signs told before the questions were answered: they wait for no answer. */
+  onSigns: (signs: readonly string[]) => void;
 }) {
-  const { asked, asksBelly, onTold } = props;
+  const { asked, asksBelly, onTold, onSigns } = props;
   const [than, setThan] = useState<Readonly<Record<string, ThanUsual>>>({});
   const [newSwelling, setSwelling] = useState<boolean | null>(null);
   const [isListing, setListing] = useState(false);
@@ -53,7 +55,7 @@ export function MorningAsked(props: {
         </Pair>
       </Part>
       {isListing ? (
-        <SignList asksBelly={asksBelly} onTold={(signs) => isWhole && tell(signs)} onNone={() => setListing(false)} />
+        <SignList asksBelly={asksBelly} onTold={(signs) => (isWhole ? tell(signs) : onSigns(signs))} onNone={() => setListing(false)} />
       ) : (
         <Part aria-label="Anything else">
           <h2>A hot or swollen calf, giving way, numb, fever, pain in the chest, or another sign?</h2>
