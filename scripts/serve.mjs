@@ -1,5 +1,6 @@
-// The web process: the built application behind a door of our own. Started by the demo and by the browser tests.
+// The web process: the application behind a door of our own. Started by npm start, the demo, the browser tests, and unbuilt by npm run dev.
 import cluster from 'node:cluster'
+import { randomBytes } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import next from 'next'
@@ -9,6 +10,7 @@ import { root } from './steps.mjs'
 const processes = Number(process.env.WEB_PROCESSES ?? 1)
 const port = Number(process.env.PORT ?? 4180)
 const hostname = '127.0.0.1'
+const isDev = process.env.NODE_ENV === 'development'
 // addresses of the operator's own proxies; nobody else is believed about where a request comes from
 const proxies = (process.env.TRUSTED_PROXIES ?? '').split(',').filter(Boolean)
 const { mostBytes, mostSignInBytes, mostLetterBytes, mostImportBytes } = JSON.parse(readFileSync(new URL('../src/server/body-sizes.json', import.meta.url), 'utf8'))
@@ -48,19 +50,40 @@ function turnAway(request, response, status) {
   })
 }
 
+/** What a page may load and run: its own, by a nonce that Next finds in the request and puts on its scripts. */
+const policyOf = (nonce) => [
+  `default-src 'self'; script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${isDev ? " 'unsafe-eval'" : ''}`,
+  isDev ? `style-src 'self' 'unsafe-inline'` : `style-src 'self' 'nonce-${nonce}'`,
+  `style-src-attr 'unsafe-inline'`, // style="" in the server's HTML (React Aria, Recharts) cannot carry a nonce
+  `img-src 'self' data: blob:; media-src 'self' blob:; font-src 'self'; connect-src 'self'${isDev ? ' ws:' : ''}; worker-src 'self'`,
+  `object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
+].join('; ')
+const WITHOUT_POLICY = /^\/(_next\/(static|image)\/|icon\.svg|floor-sw\.js)/
+
+function setPolicy(request, response) {
+  delete request.headers['x-nonce']
+  delete request.headers['content-security-policy']
+  if (WITHOUT_POLICY.test(request.url)) return
+  if (request.url.startsWith('/api/')) return response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'")
+  const nonce = randomBytes(16).toString('base64')
+  request.headers['x-nonce'] = nonce
+  request.headers['content-security-policy'] = policyOf(nonce)
+  response.setHeader('content-security-policy', policyOf(nonce))
+}
+
 async function serve() {
-  const app = next({ dev: false, dir: root, hostname, port })
+  const server = createServer()
+  const app = next({ dev: isDev, dir: root, hostname, port, httpServer: server })
   await app.prepare()
   const handle = app.getRequestHandler()
   const isSecure = (process.env.APP_URL ?? '').startsWith('https:')
-  const server = createServer((request, response) => {
+  server.on('request', (request, response) => {
     request.headers['x-forwarded-for'] = addressOf(request)
-    delete request.headers['x-nonce']
+    setPolicy(request, response)
     response.setHeader('x-content-type-options', 'nosniff')
     response.setHeader('referrer-policy', 'same-origin')
     response.setHeader('permissions-policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()')
     if (isSecure) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains')
-    if (request.url.startsWith('/api/')) response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'")
     const refusal = refusalOf(request)
     if (refusal === null) return handle(request, response)
     turnAway(request, response, refusal)

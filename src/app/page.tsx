@@ -1,5 +1,7 @@
+import pLimit from "p-limit";
 import { dayAfter, mondayOf } from "../core/day";
-import type { ClientRecord } from "../core/record/record";
+import { oncePer } from "../core/once";
+import type { ClientLine, ClientRecord } from "../core/record/record";
 import { byNeed } from "../core/record/needs";
 import { comingBetween } from "../core/week/visit";
 import { readStudio } from "../data/orm";
@@ -8,42 +10,56 @@ import { loadRecord } from "../data/repos/record.repo";
 import { listVisits } from "../data/repos/visit.repo";
 import { requireSignedIn } from "../server/session";
 import { Header } from "../ui/shell/header";
-import { rowOf, waitingOf, whoComes } from "../ui/today/today-rows";
+import { toldOf, waitingOf, whoComes } from "../ui/today/today-rows";
 import { TodayScreen } from "../ui/today/today-screen";
 
-/** So many are worked out before the page is shown; who waits beyond them is named without what the rules say. */
+/** So many builds are worked out; who waits beyond them is named without what the rules say. */
 const MOST_WORKED_OUT = 10;
 const WEEKS_AHEAD = 6;
+/** Records read side by side: the rest of the connections are for everybody else. */
+const READ_AT_ONCE = 3;
 
+/**
+ * Who comes and what asks for an eye is one look at the list; what each record says besides arrives while the page already
+ * stands, in the order of the hour.
+ */
 export default async function TodayPage() {
   const { scope, owner, studioName, timeZone, unitSystem, today } = await requireSignedIn();
   const monday = mondayOf(today);
-  const read = await readStudio(scope.studioId, async (em) => {
-    const [lines, visits] = [await listClients(scope, em, today), await listVisits(scope, em)];
-    const comings = comingBetween(visits, monday, dayAfter(monday, 7 * WEEKS_AHEAD));
-    const all = byNeed(lines, today).filter(({ line }) => line.archivedDay === null);
-    const read = new Map<string, ClientRecord | null>();
-    const recordOf = async (id: string): Promise<ClientRecord | null> => {
-      if (!read.has(id)) read.set(id, await loadRecord(scope, em, id));
-      return read.get(id) ?? null;
-    };
-    const rows = [];
-    const comingToday = comings.filter(({ day }) => day === today);
-    for (const { line, needs, coming } of whoComes(lines, comingToday, today)) {
-      const record = await recordOf(line.id);
-      if (record) rows.push(rowOf(record, line, needs, coming, today));
-    }
-    const waiting = [];
-    for (const { line } of all.filter(({ needs }) => needs.some(({ code }) => code === "decision-waits")).slice(0, MOST_WORKED_OUT)) {
-      const record = await recordOf(line.id);
-      if (record) waiting.push(waitingOf(record, today));
-    }
-    return { visits, comings, all, rows, waiting };
-  });
+  const [lines, visits] = await readStudio(
+    scope.studioId,
+    async (em) => [await listClients(scope, em, today), await listVisits(scope, em)] as const,
+  );
+  const comings = comingBetween(visits, monday, dayAfter(monday, 7 * WEEKS_AHEAD));
+  const all = byNeed(lines, today).filter(({ line }) => line.archivedDay === null);
+  const rows = whoComes(
+    lines,
+    comings.filter(({ day }) => day === today),
+    today,
+  );
+  const inTurn = pLimit(READ_AT_ONCE);
+  const recordOf = oncePer((line: ClientLine) => inTurn(() => readStudio(scope.studioId, (em) => loadRecord(scope, em, line.id))));
+  const arriving = <T,>(some: readonly { line: ClientLine }[], work: (record: ClientRecord) => T): Record<string, Promise<T | null>> =>
+    Object.fromEntries(some.map(({ line }) => [line.id, recordOf(line).then((record) => record && work(record))]));
   return (
     <>
       <Header units={unitSystem} owner={owner} />
-      <TodayScreen {...read} studioName={studioName} timeZone={timeZone} today={today} units={unitSystem} />
+      <TodayScreen
+        rows={rows}
+        told={arriving(rows, (record) => toldOf(record, today))}
+        all={all}
+        waiting={arriving(
+          all.filter(({ needs }) => needs.some(({ code }) => code === "decision-waits")).slice(0, MOST_WORKED_OUT),
+          (record) => waitingOf(record, today),
+        )}
+        visits={visits}
+        comings={comings.filter(({ day }) => day <= dayAfter(monday, 6))}
+        later={comings.find(({ day }) => day > today) ?? null}
+        studioName={studioName}
+        timeZone={timeZone}
+        today={today}
+        units={unitSystem}
+      />
     </>
   );
 }

@@ -1,8 +1,9 @@
-import type { MikroORM } from "@mikro-orm/postgresql";
+import type { EntityManager, MikroORM } from "@mikro-orm/postgresql";
 import { inspect } from "node:util";
-import { UniqueConstraintViolationException } from "@mikro-orm/core";
+import { DriverException, UniqueConstraintViolationException } from "@mikro-orm/core";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { ClientRevisionRow } from "./entities";
+import { executePrepared } from "./prepared";
 import { stamp } from "./scope";
 import { inTest, makeStudio, openTestDatabase } from "./testing.fixture";
 
@@ -27,9 +28,22 @@ test("an error of the database says its kind, and nothing of the statement or of
     await em.insert(ClientRevisionRow, row);
     await em.insert(ClientRevisionRow, row);
   });
-  const error: unknown = await twice.catch((reason: unknown) => reason);
-  expect(error).toBeInstanceOf(UniqueConstraintViolationException);
-  const said = inspect(error, { depth: 9 });
-  expect(said).toContain("23505");
-  expect(said).not.toMatch(/Private Person|insert into|client_revision \(/i);
+  await expectQuiet(twice, UniqueConstraintViolationException, "23505");
 });
+
+test("so does one of a statement that is planned ahead, which works inside and outside a transaction", async () => {
+  const { scope } = await makeStudio(orm);
+  const ask = (em: EntityManager, text: string) => executePrepared<{ n: number }>(em, "cast", "select ?::text::int as n", [text]);
+  expect(await ask(orm.em.fork(), "7")).toEqual([{ n: 7 }]);
+  expect(await inTest(orm, scope, (em) => ask(em, "8"))).toEqual([{ n: 8 }]);
+  const wrong = inTest(orm, scope, (em) => ask(em, "Private Person"));
+  await expectQuiet(wrong, DriverException, "22P02");
+});
+
+async function expectQuiet(work: Promise<unknown>, kind: typeof DriverException, code: string): Promise<void> {
+  const error: unknown = await work.catch((reason: unknown) => reason);
+  expect(error).toBeInstanceOf(kind);
+  const said = inspect(error, { depth: 9 });
+  expect(said).toContain(code);
+  expect(said).not.toMatch(/Private Person|insert into|client_revision \(/i);
+}

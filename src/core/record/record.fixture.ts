@@ -140,6 +140,7 @@ export const line = (more: Partial<ClientLine> = {}): ClientLine => ({
   lastSessionDay: null,
   lastResponse: null,
   isToday: false,
+  sessionToday: null,
   missingMorningOf: null,
   openSigns: [],
   limits: [],

@@ -98,6 +98,8 @@ export interface ClientLine extends Pick<ClientProfile, "id" | "name" | "birthYe
   lastResponse: { class: MorningClass; day: Day } | null;
   /** Something is laid on today, or a session is under way. */
   isToday: boolean;
+  /** The last session of today, if there was one. */
+  sessionToday: "under-way" | "trained" | null;
   /** The day of the last week's session whose morning after nobody told. */
   missingMorningOf: Day | null;
   /** Warning signs that no clinician has cleared. */

@@ -110,6 +110,7 @@ async function seed(): Promise<string> {
   await asOwner(async (em) => {
     for (const { key, trainer, email, others } of STUDIOS)
       for (const member of [{ key, name: trainer, email, role: "lead" as const }, ...others]) await addMember(em, demoId(key), member);
+    await em.execute(`analyze`); // months of rows arrived in seconds: the database would learn of them a minute later
   });
   return `${DEMO_CLIENTS.length} clients`;
 }

@@ -161,9 +161,10 @@ test("the list knows who trains today, and whose morning nobody told", async () 
   const studio = await makeStudio(orm);
   const { sessionId, itemId } = await openTestSession(orm, studio, TODAY);
   const line = async (day: string) => (await inTest(orm, studio.scope, (em) => listClients(studio.scope, em, day)))[0];
-  expect(await line(TODAY)).toMatchObject({ isToday: true, missingMorningOf: null });
-  expect(await line("2026-10-09")).toMatchObject({ isToday: false, missingMorningOf: null }); // nothing was done
-  await send(studio, [setOf(sessionId, itemId)]);
+  expect(await line(TODAY)).toMatchObject({ isToday: true, sessionToday: "under-way", missingMorningOf: null });
+  expect(await line("2026-10-09")).toMatchObject({ isToday: false, sessionToday: null, missingMorningOf: null }); // nothing was done
+  await send(studio, [setOf(sessionId, itemId), event(sessionId, { kind: "session-ended" })]);
+  expect(await line(TODAY)).toMatchObject({ isToday: false, sessionToday: "trained" });
   expect((await line("2026-10-09"))?.missingMorningOf).toBe(TODAY);
   expect((await line("2026-10-20"))?.missingMorningOf).toBeNull(); // too long ago to be remembered
 });

@@ -34,6 +34,7 @@ import {
   ScreenRow,
 } from "../entities";
 import { ClearanceRow } from "../loop-entities";
+import { executePrepared } from "../prepared";
 import { audit, type Scope, stamp } from "../scope";
 import { toStored } from "../setting";
 
@@ -49,6 +50,8 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select coalesce((select t.plan -> 'laid' from training_plan t where t.studio_id = c.studio_id and t.client_id = c.id order by t.created_at desc, t.id desc limit 1)
      @> jsonb_build_array(jsonb_build_object('day', ?::text)), false)
      or exists (select 1 from training_session s where s.studio_id = c.studio_id and s.client_id = c.id and s.day = ?::date and s.ended_at is null)) as "isToday",
+  (select case when s.ended_at is null then 'under-way' else 'trained' end from training_session s
+    where s.studio_id = c.studio_id and s.client_id = c.id and s.day = ?::date order by s.created_at desc, s.id desc limit 1) as "sessionToday",
   (select s.day::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id and s.day < ?::date and s.day > ?::date - 8
      and exists (select 1 from performed_set p where p.studio_id = s.studio_id and p.session_id = s.id and not p.voided)
      and not exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id) order by s.day desc limit 1) as "missingMorningOf",
@@ -80,19 +83,15 @@ from client c join lateral (select v.* from client_revision v where v.studio_id 
 where c.studio_id = ? order by v.name`;
 
 /** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
-export const listClients = ({ studioId }: Scope, em: EntityManager, today: Day): Promise<ClientLine[]> =>
-  em
-    .execute<(Omit<ClientLine, "conditions"> & { screen: ScreenAnswers | null })[]>(LIST_SQL, [...Array<Day>(6).fill(today), studioId])
-    .then((lines) =>
-      lines.map(({ screen, ...line }) => ({
-        ...line,
-        conditions: (screen?.conditions ?? []).map(({ id }) => id),
-        limits: [
-          ...line.limits,
-          ...ruleLimits(screen ?? {}, () => false).filter(({ untilDay, lift }) => untilDay !== null && lift === null),
-        ],
-      })),
-    );
+export async function listClients({ studioId }: Scope, em: EntityManager, today: Day): Promise<ClientLine[]> {
+  type Stored = Omit<ClientLine, "conditions"> & { screen: ScreenAnswers | null };
+  const lines = await executePrepared<Stored>(em, "clients", LIST_SQL, [...Array<Day>(7).fill(today), studioId]);
+  return lines.map(({ screen, ...line }) => ({
+    ...line,
+    conditions: (screen?.conditions ?? []).map(({ id }) => id),
+    limits: [...line.limits, ...ruleLimits(screen ?? {}, () => false).filter(({ untilDay, lift }) => untilDay !== null && lift === null)],
+  }));
+}
 
 /** A client as entered: the profile, what hurts, and the body's first measure. Sent twice with one id, it is one client. */
 export async function addClient(

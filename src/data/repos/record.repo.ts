@@ -6,6 +6,7 @@ import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
 import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
 import { validate as isUuid } from "uuid";
+import { executePrepared } from "../prepared";
 import type { Scope } from "../scope";
 import { fromStored, type StoredSetting } from "../setting";
 import { RECORD_SQL } from "./record.sql";
@@ -42,7 +43,7 @@ export async function loadRecord(
   sessionCount = RECENT_SESSIONS,
 ): Promise<ClientRecord | null> {
   if (!isUuid(clientId)) return null;
-  const [row] = await em.execute<{ record: StoredRecord }[]>(RECORD_SQL, [studioId, clientId, sessionCount]);
+  const [row] = await executePrepared<{ record: StoredRecord }>(em, "record", RECORD_SQL, [studioId, clientId, sessionCount]);
   const { client, screen, findings, limits, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
   if (!client) return null;
   takeIn((rest as Pick<ClientRecord, "ownRows">).ownRows.map(asVariation));

@@ -13,6 +13,7 @@ import { changeText } from "../text/lever-text";
 import { needStation, needText, needTitle } from "../text/need-text";
 import { color } from "../theme/tokens";
 import type { Waiting } from "./today-rows";
+import { WhenTold } from "./when-told";
 
 const Group = styled.section<{ $isStop: boolean }>`
   padding-top: 10px;
@@ -40,35 +41,25 @@ function Needy({
 }: {
   line: ClientLine;
   need: Need;
-  waiting: Waiting | undefined;
+  waiting: Promise<Waiting | null> | undefined;
   today: Day;
   units: UnitSystem;
 }) {
   const { path, words } = needStation[need.code];
-  const builds = need.code === "decision-waits" ? (waiting?.builds ?? []) : [];
   return (
     <li>
       <strong>{line.name}</strong>{" "}
-      {builds.length > 0 ? (
-        <>
-          has earned a build:{" "}
-          {builds
-            .map(
-              ({ variationId, toVariationId, change }) =>
-                `${variationById(variationId).name}, ${changeText(change, variationById(toVariationId).name, units)}`,
-            )
-            .join("; ")}
-          .
-        </>
-      ) : (
-        needText(need, today, units)
-      )}{" "}
+      <WhenTold told={need.code === "decision-waits" ? waiting : undefined} meanwhile={needText(need, today, units)}>
+        {({ builds }) => builds.length > 0 && `has earned a build: ${builds.map((build) => buildText(build, units)).join("; ")}.`}
+      </WhenTold>{" "}
       <Link href={`/clients/${line.id}/${path}`} aria-label={`${words}: ${line.name}, ${needTitle[need.code].toLowerCase()}`}>
         {words}
       </Link>
     </li>
   );
 }
+const buildText = ({ variationId, toVariationId, change }: Waiting["builds"][number], units: UnitSystem): string =>
+  `${variationById(variationId).name}, ${changeText(change, variationById(toVariationId).name, units)}`;
 
 function NeedGroup({ code, children }: { code: Need["code"]; children: readonly React.ReactNode[] }) {
   const [isOpen, setOpen] = useState(false);
@@ -88,7 +79,7 @@ function NeedGroup({ code, children }: { code: Need["code"]; children: readonly 
 /** What asks for an eye before anybody comes: the kinds in the order of need, each client one tap from the answer. */
 export function NeedsCard(props: {
   all: readonly { line: ClientLine; needs: readonly Need[] }[];
-  waiting: readonly Waiting[];
+  waiting: Readonly<Record<string, Promise<Waiting | null>>>;
   today: Day;
   units: UnitSystem;
 }) {
@@ -105,14 +96,7 @@ export function NeedsCard(props: {
         {groups.map(({ code, lines }) => (
           <NeedGroup key={code} code={code}>
             {lines.map(({ line, need }, i) => (
-              <Needy
-                key={`${line.id} ${i}`}
-                line={line}
-                need={need}
-                waiting={waiting.find(({ clientId }) => clientId === line.id)}
-                today={today}
-                units={units}
-              />
+              <Needy key={`${line.id} ${i}`} line={line} need={need} waiting={waiting[line.id]} today={today} units={units} />
             ))}
           </NeedGroup>
         ))}

@@ -17,8 +17,9 @@ import { inSentence } from "../text/words";
 import { itemName } from "../text/item-text";
 import { settingText } from "../text/lever-text";
 import { color, font, media, size } from "../theme/tokens";
-import type { TodayRow } from "./today-rows";
+import type { Told, TodayRow } from "./today-rows";
 import { MoveForm } from "./visit-form";
+import { WhenTold } from "./when-told";
 
 type Tone = "stop" | "look" | "calm" | "plain";
 const Line = styled.li<{ $tone: Tone; $isNext: boolean }>`
@@ -75,28 +76,44 @@ const To = styled(Link)<{ $primary: boolean }>`
 const ANSWERED: Readonly<Record<MorningClass, string>> = { calm: "Calm", noticed: "Noticed", flare: "Flared" };
 
 /** The one thing to know of them now, and how pressing it is. */
-function saidOf({ needs, trained, state, line: { lastResponse } }: TodayRow, today: Day): { tone: Tone; text: string } {
+function saidOf({ needs, line: { lastResponse, sessionToday } }: TodayRow, today: Day): { tone: Tone; text: string } {
   const [first] = needs;
   if (first?.code === "warning") return { tone: "stop", text: "Closed by a warning sign. Opens with a clinician’s clearance." };
-  if (state === "trained" && trained) {
-    const pain = trained.painScore === null ? "pain not told" : `pain ${trained.painScore}`;
-    return {
-      tone: "calm",
-      text: `Trained: ${trained.itemCount} ${trained.itemCount === 1 ? "exercise" : "exercises"}, ${pain}, ${trained.isSharp ? "something sharp" : "nothing sharp"}.`,
-    };
-  }
-  if (state === "under-way") return { tone: "look", text: "On the floor now." };
+  if (sessionToday === "trained") return { tone: "calm", text: "Trained." };
+  if (sessionToday === "under-way") return { tone: "look", text: "On the floor now." };
   if (first?.code === "morning-unknown") return { tone: "look", text: `Morning after ${agoText(first.day, today)} not known.` };
   if (!lastResponse) return { tone: "plain", text: "First session." };
   const when = agoText(lastResponse.day, today);
   const tone = lastResponse.class === "calm" ? "calm" : lastResponse.class === "flare" ? "stop" : "look";
   return { tone, text: `${ANSWERED[lastResponse.class]} ${when === "today" ? "this morning" : when}.` };
 }
+function trainedText({ itemCount, painScore, isSharp }: NonNullable<Told["trained"]>): string {
+  const pain = painScore === null ? "pain not told" : `pain ${painScore}`;
+  return `Trained: ${itemCount} ${itemCount === 1 ? "exercise" : "exercises"}, ${pain}, ${isSharp ? "something sharp" : "nothing sharp"}.`;
+}
+function NextWords({ next, units }: { next: NonNullable<Told["next"]>; units: UnitSystem }) {
+  const { place, side, otherCount, minutes } = next;
+  const setUp = settingText(place.setting, units);
+  return (
+    <>
+      {itemName({ variationId: place.variationId, side })}
+      {setUp && `, ${setUp}`}
+      {otherCount > 0 && `, and ${otherCount} more`}.{minutes !== null && ` ${minutes} min.`}
+    </>
+  );
+}
 
 /** One client of today: when, how they stand, what waits on the floor, and one tap to it. */
-export function TodayLine(props: { row: TodayRow; visit: Visit | undefined; isNext: boolean; today: Day; units: UnitSystem }) {
-  const { row, visit, isNext, today, units } = props;
-  const { line, coming, next, drawn, state, needs } = row;
+export function TodayLine(props: {
+  row: TodayRow;
+  told: Promise<Told | null> | undefined;
+  visit: Visit | undefined;
+  isNext: boolean;
+  today: Day;
+  units: UnitSystem;
+}) {
+  const { row, told, visit, isNext, today, units } = props;
+  const { line, coming, needs } = row;
   const [isMoving, setMoving] = useState(false);
   const { take, isTaking, problem } = useStep();
   const { tone, text } = saidOf(row, today);
@@ -106,17 +123,21 @@ export function TodayLine(props: { row: TodayRow; visit: Visit | undefined; isNe
       () => setMoving(false),
     );
   const isClosed = needs[0]?.code === "warning";
-  const setUp = next ? settingText(next.place.setting, units) : "";
+  const isTrained = line.sessionToday === "trained";
   const to = isClosed
     ? { path: "limits", words: "Record" }
-    : state === "trained"
+    : isTrained
       ? { path: "review", words: "See it" }
       : { path: "floor", words: isNext ? "To the floor" : "Floor" };
   return (
     <Line $tone={tone} $isNext={isNext}>
       <time>{coming?.at ?? "today"}</time>
       <div className="drawn" aria-hidden>
-        {next && drawn && <PlaceFigure subject={drawn.subject} place={next.place} increments={drawn.increments} units={units} />}
+        <WhenTold told={told} meanwhile={null}>
+          {({ next, drawn }) =>
+            next && drawn && <PlaceFigure subject={drawn.subject} place={next.place} increments={drawn.increments} units={units} />
+          }
+        </WhenTold>
       </div>
       <div>
         <strong style={{ fontSize: 17 }}>{line.name}</strong>{" "}
@@ -124,15 +145,28 @@ export function TodayLine(props: { row: TodayRow; visit: Visit | undefined; isNe
           {ageOn(line.birthYear, today)}, {line.complaints.map(inSentence).join("; ") || "nothing hurts"}
         </Soft>
         <br />
-        <Said $tone={tone}>{text}</Said>{" "}
-        {next && state !== "trained" && !isClosed && (
+        {isTrained && !isClosed ? (
+          <Said $tone={tone}>
+            <WhenTold told={told} meanwhile={text}>
+              {({ trained }) => trained && trainedText(trained)}
+            </WhenTold>
+          </Said>
+        ) : (
           <>
-            {itemName({ variationId: next.place.variationId, side: next.side })}
-            {setUp && `, ${setUp}`}
-            {next.otherCount > 0 && `, and ${next.otherCount} more`}.{next.minutes !== null && ` ${next.minutes} min.`}
+            <Said $tone={tone}>{text}</Said>{" "}
+            {!isClosed && (
+              <WhenTold told={told} meanwhile={null}>
+                {({ next }) =>
+                  next ? (
+                    <NextWords next={next} units={units} />
+                  ) : (
+                    <Link href={`/clients/${line.id}/fit`}>Nothing kept yet: choose on Fit</Link>
+                  )
+                }
+              </WhenTold>
+            )}
           </>
         )}
-        {!next && !isClosed && <Link href={`/clients/${line.id}/fit`}>Nothing kept yet: choose on Fit</Link>}
       </div>
       <To className="go" $primary={isNext && !isClosed} href={`/clients/${line.id}/${to.path}`} aria-label={`${to.words}: ${line.name}`}>
         {to.words}

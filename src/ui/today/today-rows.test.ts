@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { answer, doneSession, doneSet, line as lineOf, plan, record, rung, TODAY } from "../../core/record/record.fixture";
 import type { ClientLine } from "../../core/record/record";
 import type { Coming } from "../../core/week/visit";
-import { rowOf, waitingOf, whoComes } from "./today-rows";
+import { toldOf, waitingOf, whoComes } from "./today-rows";
 
 const line = (id: string, more: Partial<ClientLine> = {}): ClientLine => lineOf({ id, name: id, ...more });
 const at = (clientId: string, hour: string): Coming => ({
@@ -32,8 +32,7 @@ describe("who comes today", () => {
     ]);
   });
   test("a row says what waits on the floor, then that it was trained and how it went", () => {
-    expect(rowOf(RECORD, line("c"), [], null, TODAY)).toMatchObject({
-      state: "to-come",
+    expect(toldOf(RECORD, TODAY)).toMatchObject({
       trained: null,
       next: { place: { variationId: rung("r1").variationId }, otherCount: 0 },
     });
@@ -41,10 +40,7 @@ describe("who comes today", () => {
       prescriptionId: "p1",
       sets: [doneSet("item-s", 0, { painScore: 2 }), doneSet("item-s", 1, { painScore: 4, endedBy: "sharp" })],
     });
-    expect(rowOf({ ...RECORD, sessions: [session] }, line("c"), [], null, TODAY)).toMatchObject({ state: "under-way" });
-    const ended = { ...RECORD, sessions: [{ ...session, endedAt: `${TODAY}T09:00:00Z` }] };
-    expect(rowOf(ended, line("c"), [], null, TODAY)).toMatchObject({
-      state: "trained",
+    expect(toldOf({ ...RECORD, sessions: [session] }, TODAY)).toMatchObject({
       trained: { itemCount: 1, painScore: 4, isSharp: true },
     });
   });

@@ -10,21 +10,23 @@ import type { Side } from "../../core/mechanics/channels";
 import { sessionS } from "../../core/session/session";
 import type { Coming } from "../../core/week/visit";
 
-/** One client as today has them: when they come, how they stand, and what waits for them on the floor. */
+/** One client as today has them: when they come and how they stand. */
 export interface TodayRow {
   line: ClientLine;
   needs: readonly Need[];
   /** Null where the programme has a session today and nobody has said when. */
   coming: Coming | null;
-  state: "to-come" | "under-way" | "trained";
-  trained: { itemCount: number; endedAt: string | null; painScore: number | null; isSharp: boolean } | null;
+}
+/** What the record says besides: what was done today, and what waits on the floor. */
+export interface Told {
+  trained: { itemCount: number; painScore: number | null; isSharp: boolean } | null;
   /** What is done first, drawn, and how much follows; null where nothing is kept. */
   next: { place: Place; side: Side; otherCount: number; minutes: number | null } | null;
   drawn: (Pick<FitContext, "subject"> & { increments: FitContext["kit"]["increments"] }) | null;
 }
 
 /** Warm-ups and drills come first on the floor and say little: what a client comes for is the first main exercise. */
-function nextOf(record: ClientRecord, today: Day): TodayRow["next"] {
+function nextOf(record: ClientRecord, today: Day): Told["next"] {
   const items = programmeItems(record, today);
   const main = items.find(({ part }) => part === "main") ?? items[0];
   const programme = programmeNow(record);
@@ -38,20 +40,15 @@ function nextOf(record: ClientRecord, today: Day): TodayRow["next"] {
   return first ? { place: first.rung, side: first.rung.side, otherCount: plans.length - 1, minutes: null } : null;
 }
 
-export function rowOf(record: ClientRecord, line: ClientLine, needs: readonly Need[], coming: Coming | null, today: Day): TodayRow {
+export function toldOf(record: ClientRecord, today: Day): Told {
   const session = record.sessions.findLast(({ day }) => day === today);
   const next = nextOf(record, today);
   const context = next && fitContextOf(record, today, next.side);
   const scores = session?.sets.flatMap(({ painScore }) => (painScore === null ? [] : [painScore])) ?? [];
   return {
-    line,
-    needs,
-    coming,
-    state: !session ? "to-come" : session.endedAt === null ? "under-way" : "trained",
     trained: session
       ? {
           itemCount: new Set(session.sets.map(({ itemId }) => itemId)).size,
-          endedAt: session.endedAt,
           painScore: scores.length > 0 ? Math.max(...scores) : null,
           isSharp: session.sets.some(({ endedBy }) => endedBy === "sharp"),
         }
@@ -62,11 +59,7 @@ export function rowOf(record: ClientRecord, line: ClientLine, needs: readonly Ne
 }
 
 /** Who comes today: by the hour, those without one last, the more pressing first; who only has needs is not among them. */
-export function whoComes(
-  lines: readonly ClientLine[],
-  comings: readonly Coming[],
-  today: Day,
-): { line: ClientLine; needs: Need[]; coming: Coming | null }[] {
+export function whoComes(lines: readonly ClientLine[], comings: readonly Coming[], today: Day): TodayRow[] {
   const ordered = byNeed(lines, today).filter(({ line }) => line.archivedDay === null);
   const atTheirHour = comings.flatMap((coming) =>
     ordered.filter(({ line }) => line.id === coming.clientId).map((each) => ({ ...each, coming })),

@@ -15,7 +15,7 @@ import { minutesText } from "../text/visit-text";
 import { NeedsCard } from "./needs-card";
 import { ReadCalendar } from "./read-calendar";
 import { TodayLine } from "./today-line";
-import type { TodayRow, Waiting } from "./today-rows";
+import type { Told, TodayRow, Waiting } from "./today-rows";
 import { useKeptFloors } from "./use-kept-floors";
 import { VisitForm } from "./visit-form";
 import { WeekBars } from "./week-bars";
@@ -28,11 +28,15 @@ const Lines = styled.ul`
 
 export interface TodayProps {
   rows: readonly TodayRow[];
+  /** By client; each arrives when it is read. */
+  told: Readonly<Record<string, Promise<Told | null>>>;
   all: readonly { line: ClientLine; needs: readonly Need[] }[];
-  waiting: readonly Waiting[];
+  waiting: Readonly<Record<string, Promise<Waiting | null>>>;
   visits: readonly Visit[];
-  /** From the Monday of this week on, some weeks. */
+  /** Of this week. */
   comings: readonly Coming[];
+  /** The first after today. */
+  later: Coming | null;
   studioName: string;
   timeZone: string;
   today: Day;
@@ -40,12 +44,11 @@ export interface TodayProps {
 }
 
 /** Who comes when and what each needs first; beside it what asks for an eye before they come. */
-export function TodayScreen({ rows, all, waiting, visits, comings, studioName, timeZone, today, units }: TodayProps) {
+export function TodayScreen({ rows, told, all, waiting, visits, comings, later, studioName, timeZone, today, units }: TodayProps) {
   const [isAdding, setAdding] = useState(false);
   const ids = rows.map(({ line }) => line.id);
   const kept = useKeptFloors(ids);
-  const next = rows.find(({ state, needs }) => state !== "trained" && needs[0]?.code !== "warning");
-  const later = comings.find(({ day }) => day > today);
+  const next = rows.find(({ line, needs }) => line.sessionToday !== "trained" && needs[0]?.code !== "warning");
   const minutes = rows.reduce((sum, { coming }) => sum + (coming?.minutes ?? 0), 0);
   const clients = all.map(({ line: { id, name } }) => ({ id, name })).toSorted((a, b) => a.name.localeCompare(b.name));
   const nameOf = (clientId: string): string => clients.find(({ id }) => id === clientId)?.name ?? "";
@@ -91,6 +94,7 @@ export function TodayScreen({ rows, all, waiting, visits, comings, studioName, t
               <TodayLine
                 key={`${row.line.id} ${row.coming?.at ?? ""}`}
                 row={row}
+                told={told[row.line.id]}
                 visit={visits.find(({ id }) => id === row.coming?.visitId)}
                 isNext={row === next}
                 today={today}
