@@ -5,8 +5,17 @@ import { avoidedWords } from "../core/session/sheet";
 import { refuse } from "../data/loop/load";
 import { getOrm } from "../data/orm";
 import { setRetention } from "../data/repos/audit.repo";
+import { changeStudio } from "../data/repos/studio.repo";
 import { acceptInvitation, changeMember, endInvitation, invite, keepNote } from "../data/repos/team.repo";
-import { acceptSchema, invitationEndSchema, invitationSchema, memberSchema, noteSchema, retentionSchema } from "../schemas/team.schema";
+import {
+  acceptSchema,
+  invitationEndSchema,
+  invitationSchema,
+  memberSchema,
+  noteSchema,
+  retentionSchema,
+  studioSchema,
+} from "../schemas/team.schema";
 import { parse } from "../schemas/parse";
 import { log } from "../server/log";
 import { type StepResult, takeStep } from "./step";
@@ -25,6 +34,15 @@ export async function endInvitationAction(input: unknown, stepId: unknown): Prom
   return takeStep("end-invitation", stepId, invitationEndSchema, input, async ({ scope, role }, em, { id }) =>
     role === "lead" ? endInvitation(scope, em, id) : refuse({ code: "only-a-lead" }),
   );
+}
+
+/** The studio's name and the zone its days go by. */
+export async function changeStudioAction(input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("studio", stepId, studioSchema, input, async ({ scope, role }, em, studio) => {
+    if (role !== "lead") return refuse({ code: "only-a-lead" });
+    await changeStudio(scope, em, studio);
+    return { ok: true };
+  });
 }
 
 /** How long the studio keeps those who were put away. */

@@ -1,7 +1,7 @@
 import { defineEntity, p } from "@mikro-orm/core";
 import type { HomeTold } from "../core/record/home-told";
 import type { SummaryLetter } from "../core/record/letter";
-import type { Channel, MessageTemplate } from "../core/record/message";
+import type { Channel, MessageTemplate, WordedTemplate } from "../core/record/message";
 import type { Opens } from "../core/record/private-link";
 import type { Role, SeenBy } from "../core/record/team";
 import type { Visit } from "../core/week/visit";
@@ -48,6 +48,13 @@ export const SummaryLetterRow = defineEntity({
 
 /** For so many months after somebody was put away the studio keeps them; the latest counts. */
 export const RetentionRow = defineEntity({ name: "RetentionRow", tableName: "retention", properties: { ...scoped, months: p.integer() } });
+
+/** How the studio words a message; the latest of each counts, and empty ones are worded as usual. */
+export const MessageWordsRow = defineEntity({
+  name: "MessageWordsRow",
+  tableName: "message_words",
+  properties: { ...scoped, template: p.string().$type<WordedTemplate>(), words: p.string() },
+});
 
 /** A private link to a client's calendar or own page; none where its hash is missing. The latest of its kind counts. */
 export const PrivateLinkRow = defineEntity({
@@ -123,5 +130,6 @@ export const aroundEntities = [
   HomeLookRow,
   ContactRow,
   MessageRow,
+  MessageWordsRow,
   VisitRow,
 ];

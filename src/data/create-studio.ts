@@ -1,19 +1,12 @@
 import { hashPassword } from "better-auth/crypto";
 import Joi from "joi";
 import { v4 as newUuid } from "uuid";
-import { text, words } from "../schemas/fields";
+import { text, timeZone, words } from "../schemas/fields";
 import { parse } from "../schemas/parse";
 import { MemberRow, StudioRow } from "./entities";
 import { openOwnerOrm } from "./orm";
 
 /** A studio and its lead, made by the owner of the tables from the command line: no page of the application can. */
-const isZone = (zone: string): boolean => {
-  try {
-    return new Intl.DateTimeFormat("en", { timeZone: zone }).resolvedOptions().timeZone !== "";
-  } catch {
-    return false;
-  }
-};
 const schema = Joi.object<{ name: string; lead: string; email: string; timeZone: string; password: string }>({
   name: words(120).required(),
   lead: words(80).required(),
@@ -22,9 +15,7 @@ const schema = Joi.object<{ name: string; lead: string; email: string; timeZone:
     .lowercase()
     .prefs({ convert: true })
     .required(),
-  timeZone: Joi.string()
-    .custom((zone: string, helpers) => (isZone(zone) ? zone : helpers.error("zone.unknown")))
-    .required(),
+  timeZone: timeZone.required(),
   password: text(128).min(10).required(),
 });
 const SAID: Readonly<Record<string, string>> = {

@@ -60,7 +60,7 @@ export const CLIENT_TABLES = [
   "summary_letter",
 ] as const;
 export type ClientTable = (typeof CLIENT_TABLES)[number];
-export const STUDIO_TABLES = ["band", "cushion", "kit_list", "own_row"] as const;
+export const STUDIO_TABLES = ["band", "cushion", "kit_list", "message_words", "own_row"] as const;
 
 /** What would become of a client's archive here. */
 export interface ImportPreview {

@@ -32,6 +32,16 @@ export const instant = Joi.string()
     const at = Date.parse(value);
     return at >= Date.parse(YEARS.min) && at <= Date.parse(`${YEARS.max}T23:59:59Z`) ? value : helpers.error("day.none");
   });
+/** A zone that this machine's clock knows, like Europe/Oslo. */
+export const timeZone = Joi.string()
+  .max(60)
+  .custom((zone: string, helpers) => {
+    try {
+      return new Intl.DateTimeFormat("en", { timeZone: zone }).resolvedOptions().timeZone === "" ? helpers.error("zone.unknown") : zone;
+    } catch {
+      return helpers.error("zone.unknown");
+    }
+  });
 export const side = Joi.string().valid("left", "right");
 export const channelSide = Joi.string().valid("left", "right", "both");
 /** Typed words: spaces around them are taken off, not complained about. Nothing else is ever converted. */

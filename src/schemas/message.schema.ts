@@ -1,5 +1,14 @@
 import Joi from "joi";
-import { type Channel, CHANNELS, type Contact, MESSAGE_TEMPLATES, type MessageTemplate } from "../core/record/message";
+import {
+  type Channel,
+  CHANNELS,
+  type Contact,
+  MESSAGE_TEMPLATES,
+  type MessageTemplate,
+  MOST_WORDS,
+  WORDED_TEMPLATES,
+  type WordedTemplate,
+} from "../core/record/message";
 import { maybeWords, text, uuid } from "./fields";
 
 export const contactSchema = Joi.object<Contact>({
@@ -25,4 +34,10 @@ export const messageSchema = Joi.object<{ id: string; template: MessageTemplate;
     .required(),
   words: text(4000).allow("").required(),
   link: text(400).allow(null).required(),
+});
+export const wordsSchema = Joi.object<{ template: WordedTemplate; words: string }>({
+  template: Joi.string()
+    .valid(...WORDED_TEMPLATES)
+    .required(),
+  words: maybeWords(MOST_WORDS.text).required(),
 });

@@ -11,7 +11,7 @@ import { TRAINED } from "../core/catalogue/variation";
 import type { CalendarAsked } from "../formats/calendar";
 import { type ForecastAsked } from "../core/week/forecast";
 import { type FitInput, fitKeys, type PlaceInput } from "./core-input.schema";
-import { day, instant, settingSchema, text, variationId, within } from "./fields";
+import { day, instant, settingSchema, text, timeZone, variationId, within } from "./fields";
 
 /** What the commands of dose, session and week take. */
 const often = Joi.string().valid("several-a-day", "daily", "three-a-week", "two-rest-days");
@@ -170,10 +170,7 @@ export const forecastInputSchema = Joi.object<ForecastInput>({
 
 const clock = Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$/);
 export const calendarInputSchema = Joi.object<CalendarAsked>({
-  timeZone: Joi.string()
-    .max(60)
-    .custom((zone: string, helpers) => (Intl.supportedValuesOf("timeZone").includes(zone) ? zone : helpers.error("any.only")))
-    .required(),
+  timeZone: timeZone.required(),
   madeAt: instant.required(),
   sessions: Joi.array()
     .items(

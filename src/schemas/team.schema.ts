@@ -1,6 +1,6 @@
 import Joi from "joi";
 import { ROLES, type Role, SEEN_BY, type SeenBy } from "../core/record/team";
-import { day, maybeWords, text, uuid, within, words } from "./fields";
+import { day, maybeWords, text, timeZone, uuid, within, words } from "./fields";
 
 const role = Joi.string().valid(...ROLES);
 const secret = Joi.string().pattern(/^[A-Za-z0-9_-]{43}$/);
@@ -37,3 +37,5 @@ export const noteSchema = Joi.object<{ id: string; seenBy: SeenBy; words: string
 });
 export const RETENTION_MONTHS = { min: 1, max: 600 } as const;
 export const retentionSchema = Joi.object<{ months: number }>({ months: within(RETENTION_MONTHS).integer().required() });
+/** A studio's own name and the zone its days go by. */
+export const studioSchema = Joi.object<{ name: string; timeZone: string }>({ name: words(120).required(), timeZone: timeZone.required() });

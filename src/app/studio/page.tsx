@@ -1,5 +1,6 @@
 import { readStudio } from "../../data/orm";
 import { listAudit, pastRetention, retentionMonths } from "../../data/repos/audit.repo";
+import { ownWords } from "../../data/repos/message.repo";
 import { invitations, namesOf, teamOf } from "../../data/repos/team.repo";
 import { requireSignedIn } from "../../server/session";
 import { Header } from "../../ui/shell/header";
@@ -14,6 +15,7 @@ export default async function StudioPage() {
       invited: await invitations(scope, em, today),
       audit: role === "lead" ? await listAudit(scope, em) : [],
       names: await namesOf(scope, em),
+      words: await ownWords(scope, em),
       months,
       past: months === null ? [] : await pastRetention(scope, em, months, today),
     };
@@ -21,7 +23,15 @@ export default async function StudioPage() {
   return (
     <>
       <Header units={unitSystem} owner={owner} />
-      <StudioScreen {...read} studioName={studioName} timeZone={timeZone} self={scope.actorId} isLead={role === "lead"} today={today} />
+      <StudioScreen
+        {...read}
+        studioName={studioName}
+        timeZone={timeZone}
+        zones={Intl.supportedValuesOf("timeZone")}
+        self={scope.actorId}
+        isLead={role === "lead"}
+        today={today}
+      />
     </>
   );
 }

@@ -9,7 +9,7 @@ import { firstProgramme } from "../../core/record/programme";
 import type { FloorEventBody } from "../../core/floor/events";
 import { appendFloorEvents } from "../repos/floor.repo";
 import { eraseClient, listClients } from "../repos/client.repo";
-import { listMessages, setContact } from "../repos/message.repo";
+import { keepWords, listMessages, setContact } from "../repos/message.repo";
 import { behindLink, setPrivateLink, standingLink } from "../repos/private-link.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "../testing.fixture";
 import { lookAtHome, takeHomeEntries, toldLately } from "./home";
@@ -189,7 +189,9 @@ test("a reminder goes out once on a day with exercises, from its hour on, to who
   const sent: string[] = [];
   const driver = { send: async ({ words }: { words: string }) => void sent.push(words) };
   const round = (at: string) =>
-    inTest(orm, scope, (em) => remindStudio(scope, em, driver, (name) => `Hello ${name}`, parseZonedDateTime(`${at}[${ZONE}]`)));
+    inTest(orm, scope, (em) =>
+      remindStudio(scope, em, driver, (name, _studio, own) => `${own.reminder ?? "Hello"} ${name}`, parseZonedDateTime(`${at}[${ZONE}]`)),
+    );
   await round("2026-10-10T12:00");
   expect(sent).toEqual([]); // nobody is reached yet
   await inTest(orm, scope, (em) => setContact(scope, em, clientId, { channel: "text", address: "+00 555 1", remindAt: "08:00" }));
@@ -198,11 +200,12 @@ test("a reminder goes out once on a day with exercises, from its hour on, to who
   await inTest(orm, scope, (em) => setPrivateLink(scope, em, clientId, "page", { secret: "s", untilDay: "2026-10-11", asksYear: false }));
   await round("2026-10-10T07:59");
   expect(sent).toEqual([]);
+  await inTest(orm, scope, (em) => keepWords(scope, em, "reminder", "Morning"));
   await round("2026-10-10T08:00");
   await round("2026-10-10T08:05");
-  expect(sent).toEqual(["Hello Test Client"]);
+  expect(sent).toEqual(["Morning Test Client"]);
   expect(await inTest(orm, scope, (em) => listMessages(scope, em, clientId))).toMatchObject([
-    { template: "reminder", words: "Hello Test Client" },
+    { template: "reminder", words: "Morning Test Client" },
   ]);
   await round("2026-10-12T09:00");
   expect(sent).toHaveLength(1); // its last day is over

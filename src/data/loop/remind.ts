@@ -3,14 +3,15 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import { homeDay, homeItems, onRestDay, restAtHome } from "../../core/record/home";
 import type { Day } from "../../core/day";
+import type { OwnWords } from "../../core/record/message";
 import type { ClientRecord } from "../../core/record/record";
-import { type MessageDriver, sendMessage, toRemind, wasSent } from "../repos/message.repo";
+import { type MessageDriver, ownWords, sendMessage, toRemind, wasSent } from "../repos/message.repo";
 import { loadRecord } from "../repos/record.repo";
 import { studioOf } from "../repos/studio.repo";
 import type { Scope } from "../scope";
 
-/** Words of a reminder, for a client by a studio. */
-export type WordsFor = (clientName: string, studioName: string) => string;
+/** Words of a reminder, for a client by a studio, as the studio words it. */
+export type WordsFor = (clientName: string, studioName: string, own: OwnWords) => string;
 const NAMESPACE = "8d3e1f0a-6a77-4a4e-9f2b-6c3b1f2f9a10";
 
 /** Whether there is anything to do at home: never while a sign stands open, and on a rest day only small ones. */
@@ -33,6 +34,7 @@ export async function remindStudio(
   const { timeZone, name: studioName } = await studioOf(scope, em);
   const at = now ?? nowIn(timeZone);
   const day = toCalendarDate(at).toString();
+  const own = await ownWords(scope, em);
   for (const { clientId, name } of await toRemind(scope, em, day, toTime(at).toString().slice(0, 5))) {
     const id = uuidFromName(`${clientId} ${day}`, NAMESPACE);
     const record = (await wasSent(scope, em, id)) ? null : await loadRecord(scope, em, clientId);
@@ -41,7 +43,7 @@ export async function remindStudio(
       id,
       clientId,
       template: "reminder" as const,
-      words: wordsFor(name, studioName),
+      words: wordsFor(name, studioName, own),
       link: null,
     };
     await sendMessage(scope, em, driver, message);

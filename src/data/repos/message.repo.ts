@@ -1,6 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { LINK, type Contact, type Message, messageProblem } from "../../core/record/message";
-import { ContactRow, MessageRow } from "../around-entities";
+import { filled, LINK, type Contact, type Message, messageProblem, type OwnWords, type WordedTemplate } from "../../core/record/message";
+import { ContactRow, MessageRow, MessageWordsRow } from "../around-entities";
 import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
 import { audit, type Scope, stamp } from "../scope";
@@ -19,6 +19,25 @@ export async function contactOf({ studioId }: Scope, em: EntityManager, clientId
     [studioId, clientId],
   );
   return contact && contact.address !== "" ? contact : null;
+}
+
+/** How the studio words its messages, where it has words of its own. */
+export async function ownWords({ studioId }: Scope, em: EntityManager): Promise<OwnWords> {
+  const rows = await em.execute<{ template: string; words: string }[]>(
+    `select distinct on (template) template, words from message_words where studio_id = ? order by template, created_at desc, id desc`,
+    [studioId],
+  );
+  return Object.fromEntries(rows.filter(({ words }) => words !== "").map(({ template, words }) => [template, words]));
+}
+/** Words for a template from now on; none at all: as usual. What judges, promises or lacks its link is refused now, not when it goes out. */
+export async function keepWords(scope: Scope, em: EntityManager, template: WordedTemplate, words: string): Promise<Taken> {
+  const sample = filled(words, { firstName: "", trainerName: "", visit: template === "visit" ? "" : null });
+  const wrong = words === "" ? null : messageProblem(sample, "text", template);
+  if (wrong) return refuse({ code: "message", wrong });
+  const row = { ...stamp(scope), template, words };
+  await em.insert(MessageWordsRow, row);
+  await audit(scope, em, "worded", "message_words", row.id);
+  return { ok: true };
 }
 
 /** A stand-in, or a real way: takes a message with its link in it. */

@@ -3,8 +3,9 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { fitContextOf } from "../../core/record/derive";
 import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
 import { eraseClient } from "./client.repo";
+import { keepWords, ownWords } from "./message.repo";
 import { loadRecord } from "./record.repo";
-import { kitListOf, setKitList } from "./studio.repo";
+import { changeStudio, kitListOf, setKitList, studioOf } from "./studio.repo";
 
 let orm: MikroORM;
 beforeAll(async () => {
@@ -46,4 +47,33 @@ test("lists are their studio's own, and a home's goes with its client", async ()
   expect(await inTest(orm, other.scope, (em) => kitListOf(other.scope, em, clientId))).toBeNull();
   await inTest(orm, scope, (em) => eraseClient(scope, em, clientId));
   expect(await inTest(orm, scope, (em) => kitListOf(scope, em, clientId))).toBeNull();
+});
+
+test("a studio changes its own name and zone, and nobody else's", async () => {
+  const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];
+  const { scope } = studio;
+  const named = { name: "Studio by the slip", timeZone: "Atlantic/Faroe" };
+  const theirs = await inTest(orm, other.scope, (em) => studioOf(other.scope, em));
+  await inTest(orm, scope, (em) => changeStudio(scope, em, named));
+  expect(await inTest(orm, scope, (em) => studioOf(scope, em))).toEqual(named);
+  await expect(inTest(orm, scope, (em) => changeStudio(other.scope, em, named))).rejects.toThrow(); // as if a query had another's id
+  expect(await inTest(orm, other.scope, (em) => studioOf(other.scope, em))).toEqual(theirs);
+  const more = inTest(orm, scope, (em) => em.execute(`insert into studio (id, name, time_zone) values (gen_random_uuid(), 'x', 'UTC')`));
+  await expect(more).rejects.toThrow(); // and makes none
+});
+
+test("a studio's words are as they were kept last, as usual where there are none, and never what may not go out", async () => {
+  const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];
+  const { scope } = studio;
+  const keep = (template: "reminder" | "page-link", words: string) => inTest(orm, scope, (em) => keepWords(scope, em, template, words));
+  const own = () => inTest(orm, scope, (em) => ownWords(scope, em));
+  expect(await keep("reminder", "Morning {name}")).toMatchObject({ ok: true });
+  expect(await keep("page-link", "Here it is")).toMatchObject({ refusal: { code: "message", wrong: { code: "no-link" } } });
+  expect(await keep("reminder", "Good exercise, {name}")).toMatchObject({ refusal: { wrong: { code: "avoided" } } });
+  expect(await keep("reminder", "Dear {nam}")).toMatchObject({ refusal: { wrong: { code: "unknown-place" } } });
+  expect(await keep("reminder", "See you {visit}")).toMatchObject({ refusal: { wrong: { code: "unknown-place" } } }); // nobody knows it there
+  expect(await own()).toEqual({ reminder: "Morning {name}" });
+  expect(await inTest(orm, other.scope, (em) => ownWords(other.scope, em))).toEqual({});
+  await keep("reminder", "");
+  expect(await own()).toEqual({});
 });

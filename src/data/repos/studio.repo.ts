@@ -5,7 +5,7 @@ import type { Role } from "../../core/record/team";
 import type { UnitSystem } from "../../core/units";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import type { KitItem } from "../../core/fit/assemble";
-import { BandRow, CushionRow, KitListRow, OwnRowRow } from "../entities";
+import { BandRow, CushionRow, KitListRow, OwnRowRow, StudioRow } from "../entities";
 import { audit, type Scope, stamp } from "../scope";
 
 /** What stands around in the studio, as it was measured there. */
@@ -69,6 +69,12 @@ export async function studioOf({ studioId }: Scope, em: EntityManager): Promise<
     studioId,
   ]);
   return studio ?? { name: "", timeZone: "UTC" };
+}
+
+/** Days begin and end by the zone from now on; what was kept stays on the day it was kept on. */
+export async function changeStudio(scope: Scope, em: EntityManager, { name, timeZone }: { name: string; timeZone: string }): Promise<void> {
+  await em.nativeUpdate(StudioRow, { id: scope.studioId }, { name, timeZone });
+  await audit(scope, em, "changed", "studio", scope.studioId);
 }
 
 /** A member of a studio as a page needs one: who, for which studio, in which units and time zone. */

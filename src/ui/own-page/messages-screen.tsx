@@ -1,7 +1,7 @@
 "use client";
-import Link from "next/link";
 import type { Message } from "../../core/record/message";
 import { Card, Notice, Page, Soft, Stack } from "../kit/layout";
+import { Link } from "../kit/link";
 import { clockTimeText } from "../text/day-text";
 import { templateName } from "../text/message-text";
 

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { setContactAction, sendMessageAction } from "../../actions/messages";
@@ -13,6 +12,7 @@ import {
   type Message,
   type MessageTemplate,
   MESSAGE_TEMPLATES,
+  type OwnWords,
 } from "../../core/record/message";
 import type { TaskTold } from "../../core/record/home-told";
 import { v4 as newUuid } from "uuid";
@@ -20,6 +20,7 @@ import { Button } from "../kit/button";
 import { DayField } from "../kit/day-field";
 import { CheckField, ChoiceField, SelectField, TextField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { newSecret } from "../kit/secret";
 import { useStep } from "../kit/use-step";
@@ -42,6 +43,8 @@ export interface OwnPageProps {
   trend: readonly TaskTold[];
   messages: readonly Message[];
   nextVisit: string | null;
+  /** How the studio words its messages. */
+  words: OwnWords;
   /** A link ends by itself on this day unless another is chosen. */
   usualEnd: Day;
 }
@@ -151,8 +154,8 @@ function ContactForm({ clientId, contact }: Pick<OwnPageProps, "clientId" | "con
 
 /** A message from a template, changed as one likes; words that judge or promise do not go out. */
 function WriteCard(props: OwnPageProps & { made: string | null }) {
-  const { clientId, firstName, trainerName, nextVisit, contact, made } = props;
-  const usual = (template: MessageTemplate): string => templateWords(template, { firstName, trainerName, visit: nextVisit });
+  const { clientId, firstName, trainerName, nextVisit, words: own, contact, made } = props;
+  const usual = (template: MessageTemplate): string => templateWords(template, { firstName, trainerName, visit: nextVisit }, own);
   const [template, setTemplate] = useState<MessageTemplate>("page-link");
   const [words, setWords] = useState(usual("page-link"));
   const [messageId, setMessageId] = useState(() => newUuid());

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState, useTransition } from "react";
 import { Form } from "react-aria-components";
 import { joinAction, type JoinProblem } from "../../actions/team";
@@ -7,6 +6,7 @@ import type { Role } from "../../core/record/team";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Notice, Page, Stack } from "../kit/layout";
+import { Link } from "../kit/link";
 import { roleText } from "../text/team-text";
 
 const PROBLEMS: Readonly<Record<JoinProblem, string>> = {

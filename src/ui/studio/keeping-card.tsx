@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { setRetentionAction } from "../../actions/team";
@@ -8,6 +7,7 @@ import type { AuditLine } from "../../core/record/team";
 import { RETENTION_MONTHS } from "../../schemas/team.schema";
 import { Button } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";

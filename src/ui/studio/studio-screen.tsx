@@ -1,11 +1,14 @@
 "use client";
-import Link from "next/link";
 import type { Day } from "../../core/day";
+import type { OwnWords } from "../../core/record/message";
 import type { AuditLine, Invited, TeamMember } from "../../core/record/team";
 import { Card, Columns, LinkList, Page, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { ArchiveCard } from "./archive-card";
 import { AuditCard, RetentionCard } from "./keeping-card";
+import { StudioCard } from "./studio-card";
 import { TeamCard } from "./team-card";
+import { WordsCard } from "./words-card";
 
 /** The studio as a whole: who works here, what it knows, and how it is kept. */
 export function StudioScreen(props: {
@@ -17,11 +20,13 @@ export function StudioScreen(props: {
   past: readonly { id: string; name: string; since: Day }[];
   studioName: string;
   timeZone: string;
+  zones: readonly string[];
+  words: OwnWords;
   self: string;
   isLead: boolean;
   today: Day;
 }) {
-  const { studioName, timeZone, audit, names, months, past, ...team } = props;
+  const { studioName, timeZone, zones, words, audit, names, months, past, ...team } = props;
   return (
     <Page>
       <h1 style={{ fontSize: 26 }}>{studioName}</h1>
@@ -29,9 +34,11 @@ export function StudioScreen(props: {
       <Columns $template="minmax(0, 1.4fr) minmax(0, 1fr)" style={{ marginTop: 12 }}>
         <Stack>
           <TeamCard {...team} />
+          <WordsCard own={words} isLead={team.isLead} />
           {team.isLead && <AuditCard audit={audit} names={names} />}
         </Stack>
         <Stack>
+          {team.isLead && <StudioCard studioName={studioName} timeZone={timeZone} zones={zones} />}
           <ArchiveCard isLead={team.isLead} />
           <RetentionCard months={months} past={past} isLead={team.isLead} />
           <Card aria-label="What the studio has">

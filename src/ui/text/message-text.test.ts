@@ -12,7 +12,14 @@ describe("messages", () => {
       for (const channel of CHANNELS)
         for (const visit of [said.visit, null])
           expect(messageProblem(templateWords(template, { ...said, visit }), channel, template)).toBeNull();
-    expect(messageProblem(reminderWords("Runa Skov", "Studio above the chandlery"), "text", "reminder")).toBeNull();
+    expect(messageProblem(reminderWords("Runa Skov", "Studio above the chandlery", {}), "text", "reminder")).toBeNull();
+  });
+  test("a studio's own words stand in for the usual ones, filled in for each client", () => {
+    const own = { reminder: "Morning {name}, greetings from {trainer}", visit: "{name}, see you {visit}" };
+    expect(reminderWords("Runa Skov", "Studio above the chandlery", own)).toBe("Morning Runa, greetings from Studio above the chandlery");
+    expect(templateWords("visit", said, own)).toBe("Runa, see you Tuesday 1 December at 09:00");
+    expect(templateWords("visit", { ...said, visit: null }, own)).toContain("no next visit yet");
+    expect(templateWords("reminder", said, { reminder: "" })).toContain("Your exercises for today");
   });
   test("what judges, promises, is too long, empty or lacks its link does not", () => {
     expect(messageProblem("Do not do that, it is a bad exercise", "mail", "free")).toMatchObject({ code: "avoided" });
@@ -21,6 +28,7 @@ describe("messages", () => {
     expect(messageProblem("  ", "mail", "free")).toEqual({ code: "empty" });
     expect(messageProblem("Your page", "mail", "page-link")).toEqual({ code: "no-link" });
     expect(messageProblem(`Your page: ${LINK}`, "mail", "page-link")).toBeNull();
+    expect(messageProblem(`Dear {nam}: ${LINK}`, "mail", "page-link")).toEqual({ code: "unknown-place", place: "{nam}" });
   });
 });
 

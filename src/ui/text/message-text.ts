@@ -1,4 +1,12 @@
-import { LINK, type MessageProblem, type MessageTemplate } from "../../core/record/message";
+import {
+  filled,
+  type Filling,
+  LINK,
+  type MessageProblem,
+  type MessageTemplate,
+  type OwnWords,
+  type WordedTemplate,
+} from "../../core/record/message";
 import { unreachable } from "../../core/reasons";
 
 export const templateName: Readonly<Record<MessageTemplate, string>> = {
@@ -8,25 +16,20 @@ export const templateName: Readonly<Record<MessageTemplate, string>> = {
   free: "In your own words",
 };
 
+/** How each is worded where the studio has no words of its own. */
+export const USUAL_WORDS: Readonly<Record<WordedTemplate, string>> = {
+  "page-link": `Hello {name}, this is your own page with your exercises for home: ${LINK}\nIt is for you alone. You can tell me there how it went. Nobody watches it: in an emergency call the emergency services. {trainer}`,
+  reminder: "Good morning {name}. Your exercises for today are on your page, and a question about this morning. Easy is right. {trainer}",
+  visit:
+    "Hello {name}, your next visit is {visit}. Shoes you can stand well in. If the joint is worse than usual, come all the same and tell me. {trainer}",
+};
+const NO_VISIT = "Hello {name}, we have no next visit yet. When would suit you? {trainer}";
+
 /** Plain words to begin from; whoever sends may change them. */
-export function templateWords(
-  template: MessageTemplate,
-  { firstName, trainerName, visit }: { firstName: string; trainerName: string; visit: string | null },
-): string {
-  switch (template) {
-    case "page-link":
-      return `Hello ${firstName}, this is your own page with your exercises for home: ${LINK}\nIt is for you alone. You can tell me there how it went. Nobody watches it: in an emergency call the emergency services. ${trainerName}`;
-    case "reminder":
-      return `Good morning ${firstName}. Your exercises for today are on your page, and a question about this morning. Easy is right. ${trainerName}`;
-    case "visit":
-      return visit
-        ? `Hello ${firstName}, your next visit is ${visit}. Shoes you can stand well in. If the joint is worse than usual, come all the same and tell me. ${trainerName}`
-        : `Hello ${firstName}, we have no next visit yet. When would suit you? ${trainerName}`;
-    case "free":
-      return `Hello ${firstName}, `;
-    default:
-      return unreachable(template);
-  }
+export function templateWords(template: MessageTemplate, filling: Filling, own: OwnWords = {}): string {
+  if (template === "free") return filled("Hello {name}, ", filling);
+  if (template === "visit" && filling.visit === null) return filled(NO_VISIT, filling);
+  return filled(own[template] || USUAL_WORDS[template], filling);
 }
 
 export function messageProblemText(problem: MessageProblem): string {
@@ -37,6 +40,8 @@ export function messageProblemText(problem: MessageProblem): string {
       return `Not sent: at most ${problem.most} characters this way.`;
     case "no-link":
       return `Not sent: the link is missing. Put ${LINK} where it should stand.`;
+    case "unknown-place":
+      return `Not sent: nothing is known to put at ${problem.place}.`;
     case "empty":
       return "Not sent: there is nothing in it.";
     default:
@@ -45,5 +50,5 @@ export function messageProblemText(problem: MessageProblem): string {
 }
 
 /** What a client is reminded with, by the studio. */
-export const reminderWords = (clientName: string, studioName: string): string =>
-  templateWords("reminder", { firstName: clientName.split(" ")[0] ?? "", trainerName: studioName, visit: null });
+export const reminderWords = (clientName: string, studioName: string, own: OwnWords): string =>
+  templateWords("reminder", { firstName: clientName.split(" ")[0] ?? "", trainerName: studioName, visit: null }, own);

@@ -2,7 +2,7 @@ import { dayAfter } from "../../../../core/day";
 import { comingBetween } from "../../../../core/week/visit";
 import { consentOf } from "../../../../data/loop/home";
 import { readStudio } from "../../../../data/orm";
-import { contactOf, listMessages } from "../../../../data/repos/message.repo";
+import { contactOf, listMessages, ownWords } from "../../../../data/repos/message.repo";
 import { standingLink } from "../../../../data/repos/private-link.repo";
 import { listVisits } from "../../../../data/repos/visit.repo";
 import { requireRecord } from "../../../../server/record";
@@ -22,6 +22,7 @@ export default async function OwnPagePage({ params }: { params: Promise<{ client
     contact: await contactOf(scope, em, clientId),
     consentVersion: await consentOf(scope, em, clientId),
     messages: await listMessages(scope, em, clientId),
+    words: await ownWords(scope, em),
     visits: (await listVisits(scope, em)).filter((visit) => visit.clientId === clientId),
   }));
   const { visits, ...rest } = read;

@@ -1,0 +1,67 @@
+"use client";
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import { keepWordsAction } from "../../actions/messages";
+import { MOST_WORDS, type OwnWords, placesOf, WORDED_TEMPLATES, type WordedTemplate } from "../../core/record/message";
+import { Button, TextButton } from "../kit/button";
+import { SelectField, TextField } from "../kit/fields";
+import { Card, Row, Soft, Stack, Title } from "../kit/layout";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
+import { templateName, templateWords, USUAL_WORDS } from "../text/message-text";
+
+const SAMPLE = { firstName: "Runa", trainerName: "Tove Lind", visit: "Tuesday 1 December at 09:00" };
+
+/** How the studio words what it sends; kept only as it may go out, and read as a client would. */
+export function WordsCard({ own, isLead }: { own: OwnWords; isLead: boolean }) {
+  const [template, setTemplate] = useState<WordedTemplate>("reminder");
+  const [words, setWords] = useState(own[template] ?? USUAL_WORDS[template]);
+  const [isKept, setKept] = useState(false);
+  const { take, isTaking, problem } = useStep();
+  const write = (to: string): void => {
+    setWords(to);
+    setKept(false);
+  };
+  const isUsual = words.trim() === USUAL_WORDS[template];
+  return (
+    <Card aria-label="Words">
+      <Form
+        onSubmit={(event) => {
+          event.preventDefault();
+          take(
+            (stepId) => keepWordsAction({ template, words: isUsual ? "" : words }, stepId),
+            () => setKept(true),
+          );
+        }}
+      >
+        <Stack>
+          <Title>Words</Title>
+          <SelectField
+            label="How this is worded"
+            options={WORDED_TEMPLATES.map((id) => ({ id, label: templateName[id] }))}
+            value={template}
+            onChange={(id) => {
+              setTemplate(id);
+              write(own[id] ?? USUAL_WORDS[id]);
+            }}
+          />
+          <TextField label="Words" long isReadOnly={!isLead} maxLength={MOST_WORDS.text} value={words} onChange={write} />
+          <Soft>
+            {placesOf(template).join(", ")} are filled in for each client. So it reads: “
+            {templateWords(template, SAMPLE, { [template]: words })}”
+          </Soft>
+          <Problem text={problem} />
+          {isLead && (
+            <Row>
+              <Button type="submit" isDisabled={isTaking}>
+                Keep so
+              </Button>
+              {!isUsual && <TextButton onPress={() => write(USUAL_WORDS[template])}>as usual</TextButton>}
+              {isKept && <span role="status">Kept.</span>}
+            </Row>
+          )}
+        </Stack>
+      </Form>
+    </Card>
+  );
+}
