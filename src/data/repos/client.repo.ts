@@ -257,6 +257,13 @@ export async function confirmCeiling(scope: Scope, em: EntityManager, clientId: 
   await em.insert(CeilingConfirmationRow, { ...stamp(scope), clientId, ceilingId, day });
 }
 
+/** Every school that was chosen for a client, oldest first: a record keeps the last. */
+export const listSchools = ({ studioId }: Scope, em: EntityManager, clientId: string): Promise<SchoolChoice[]> =>
+  em.execute<SchoolChoice[]>(
+    `select id, preset, positions, numbers, by, reason, day::text as day from school_choice where studio_id = ? and client_id = ? order by day, created_at`,
+    [studioId, clientId],
+  );
+
 /** A clinician's clearance of one warning. */
 export async function addClearance(scope: Scope, em: EntityManager, clientId: string, clearance: Omit<Clearance, "id">): Promise<void> {
   const row = { ...stamp(scope), clientId, ...clearance };

@@ -1,15 +1,47 @@
 "use client";
-import Link from "next/link";
+import styled from "styled-components";
 import type { UnitSystem } from "../../core/units";
 import { Card, Soft, Stack, Title } from "../kit/layout";
-import { findingText } from "../text/assess-text";
+import type { RungFact } from "../../core/record/record";
+import { Link } from "../kit/link";
+import { apartText, findingText } from "../text/assess-text";
 import { dayText } from "../text/day-text";
+import { itemName } from "../text/item-text";
+import { settingText } from "../text/lever-text";
 import { protocolName } from "../text/protocol-text";
+import { inSentence } from "../text/words";
+import { color } from "../theme/tokens";
 import type { LookingBack } from "./looking-back";
+
+const Sides = styled.table`
+  font-variant-numeric: tabular-nums;
+  th,
+  td {
+    padding: 2px 18px 2px 0;
+    font-weight: 400;
+    text-align: left;
+  }
+  thead th {
+    color: ${color.inkSoft};
+  }
+`;
+
+function climbedText(ups: number, downs: number): string {
+  const steps = (count: number): string => (count === 1 ? "1 step" : `${count} steps`);
+  if (ups === 0) return downs === 0 ? "" : `${steps(downs)} back, `;
+  return `${steps(ups)} up, ${downs === 0 ? "" : `${downs} back, `}`;
+}
+
+/** "Box squat, right: seat 73 cm → seat 65 cm", or from one row to another. */
+function climbText(from: RungFact, to: RungFact, units: UnitSystem): string {
+  const [then, now] = [settingText(from.setting, units), settingText(to.setting, units)];
+  if (from.variationId === to.variationId) return `${itemName(to)}: ${then} → ${now}`;
+  return `${itemName(from)}${then && `, ${then}`} → ${inSentence(itemName(to))}${now && `, ${now}`}`;
+}
 
 /** What the sessions came to: what worked, what hurt, where form went, what stands still. */
 export function LookingBackCard({ clientId, back, units }: { clientId: string; back: LookingBack; units: UnitSystem }) {
-  const { sessions, flares, worked, painBy, faults, planned, plateaus } = back;
+  const { sessions, flares, worked, climbed, apart, painBy, faults, planned, plateaus } = back;
   return (
     <Card aria-label="What it came to">
       <Stack $gap={10}>
@@ -24,6 +56,21 @@ export function LookingBackCard({ clientId, back, units }: { clientId: string; b
             <Link href={`/clients/${clientId}/assess`}>Measure again</Link>
           </p>
         ))}
+        {climbed.length > 0 && (
+          <div>
+            <strong>Stair climbed</strong>
+            <ul>
+              {climbed.map(({ from, to, ups, downs }) => (
+                <li key={to.id}>
+                  {climbText(from, to, units)}{" "}
+                  <Soft>
+                    {climbedText(ups, downs)}since {dayText(from.day)}
+                  </Soft>
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
         {worked.length > 0 && (
           <div>
             <strong>More than the measure’s own error</strong>
@@ -37,6 +84,34 @@ export function LookingBackCard({ clientId, back, units }: { clientId: string; b
                 </li>
               ))}
             </ul>
+          </div>
+        )}
+        {apart.length > 0 && (
+          <div>
+            <strong>Left and right</strong>
+            <Sides>
+              <thead>
+                <tr>
+                  <th scope="col">Measured</th>
+                  <th scope="col">Left</th>
+                  <th scope="col">Right</th>
+                  <th scope="col">Apart</th>
+                </tr>
+              </thead>
+              <tbody>
+                {apart.map(({ protocol, first, now }) => (
+                  <tr key={protocol.id}>
+                    <th scope="row">{protocolName(protocol.id)}</th>
+                    <td>{findingText(protocol, now.left.value, units)}</td>
+                    <td>{findingText(protocol, now.right.value, units)}</td>
+                    <td>
+                      {apartText(now)}
+                      {first && <Soft> (it was {apartText(first)})</Soft>}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </Sides>
           </div>
         )}
         {painBy.length > 0 && (

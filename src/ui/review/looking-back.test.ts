@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { answer, doneSession, doneSet, plan, record, rung } from "../../core/record/record.fixture";
 import type { DecisionFact } from "../../core/record/record";
+import type { SchoolChoice } from "../../core/school/school";
 import { csvOf } from "../../formats/csv";
 import { LOG_HEADER, logRows } from "./log-rows";
 import { lookingBack } from "./looking-back";
@@ -38,6 +39,10 @@ const RECORD = record({
   findings: [
     { id: "f1", day: "2026-08-01", protocol: "chair-stand", side: "both", value: 9, setUp: { seatHeightM: 0.43 }, note: "" },
     { id: "f2", day: "2026-10-15", protocol: "chair-stand", side: "both", value: 13, setUp: { seatHeightM: 0.43 }, note: "" },
+    { id: "f3", day: "2026-08-01", protocol: "heel-raise", side: "left", value: 4, setUp: {}, note: "" },
+    { id: "f4", day: "2026-08-01", protocol: "heel-raise", side: "right", value: 10, setUp: {}, note: "" },
+    { id: "f5", day: "2026-10-12", protocol: "heel-raise", side: "left", value: 9, setUp: {}, note: "" },
+    { id: "f6", day: "2026-10-12", protocol: "heel-raise", side: "right", value: 12, setUp: {}, note: "" },
   ],
   tasksTold: [{ day: "2026-10-14", task: "stairs", level: 2 }],
 });
@@ -59,18 +64,41 @@ describe("looking back", () => {
     const once = RECORD.sessions.map((each) => (each.id === "s1" ? session(1) : each));
     expect(lookingBack({ ...RECORD, sessions: once }).faults).toEqual([]); // twice is not yet where it goes
   });
+  test("says how far each line of work was climbed, from the rung it began on", () => {
+    expect(back.climbed).toMatchObject([{ from: { id: "r1" }, to: { id: "r2" }, ups: 1, downs: 0 }]);
+    const stood = { ...RECORD, prescriptions: [plan("p1", "r1"), plan("p2", "r1")] };
+    expect(lookingBack(stood).climbed).toEqual([]);
+  });
+  test("sets the sides against each other, now and the first time both were known", () => {
+    expect(back.apart).toMatchObject([
+      { protocol: { id: "heel-raise" }, first: { deficitFraction: 0.6 }, now: { deficitFraction: 0.25, worse: "left" } },
+    ]);
+    const once = RECORD.findings.filter(({ id }) => id !== "f3" && id !== "f4");
+    expect(lookingBack({ ...RECORD, findings: once }).apart).toMatchObject([{ first: null }]);
+  });
   test("says where it stands still: three holds since the last build", () => {
     expect(back.plateaus).toMatchObject([{ holds: 3 }]);
     expect(lookingBack({ ...RECORD, decisions: [0, 1, 2].map(held) }).plateaus).toEqual([]);
   });
 });
 
+const chosen = (preset: SchoolChoice["preset"], day: string): SchoolChoice => ({
+  id: `${preset} ${day}`,
+  preset,
+  positions: {},
+  numbers: {},
+  by: "trainer",
+  reason: "",
+  day,
+});
+const SCHOOLS = [chosen("mainstream", "2026-09-01"), chosen("gentle", "2026-10-13"), chosen("knee-forward", "2026-10-13")];
+
 describe("the line of time", () => {
-  const line = timeLine(RECORD, "squat", TODAY);
+  const line = timeLine(RECORD, "squat", TODAY, SCHOOLS);
   const track = (id: string) => line.tracks.find((each) => each.id === id);
   test("has a track for what was told, in the order of days, and none for what never was", () => {
     expect(line).toMatchObject({ from: "2026-10-10", to: TODAY });
-    expect(line.tracks.map(({ id }) => id)).toEqual(["pain", "morning", "use", "seatHeightM", "volume", "task"]);
+    expect(line.tracks.map(({ id }) => id)).toEqual(["pain", "morning", "use", "stair", "seatHeightM", "symmetry", "volume", "task"]);
     expect(track("pain")?.points.map(({ value, sessionId }) => [value, sessionId])).toEqual([
       [0, "s0"],
       [1, "s1"],
@@ -80,10 +108,25 @@ describe("the line of time", () => {
     expect(track("morning")?.points).toHaveLength(2);
     expect(track("seatHeightM")?.points.map(({ value }) => value)).toEqual([0.64, 0.64, 0.62, 0.62]);
   });
+  test("climbs a step with a build, from the session after it on", () => {
+    expect(track("stair")?.points.map(({ value }) => value)).toEqual([0, 1, 1, 1]);
+  });
+  test("compares the sides of the test that is furthest apart, where both are known", () => {
+    expect(track("symmetry")).toMatchObject({ reference: 90, points: [{ day: "2026-10-12", value: 75 }] });
+  });
+  test("shows each school for as long as it held, of one day the last", () => {
+    expect(line.schools).toEqual([
+      { from: "2026-10-10", to: "2026-10-13", preset: "mainstream" },
+      { from: "2026-10-13", to: TODAY, preset: "knee-forward" },
+    ]);
+  });
   test("marks measures in its time and leaves out those before it; decisions stand on their day", () => {
-    expect(line.marks).toEqual([{ day: "2026-10-15", kind: "retest", id: "2026-10-15" }]);
+    expect(line.marks.map(({ day, kind }) => [day, kind])).toEqual([
+      ["2026-10-12", "retest"],
+      ["2026-10-15", "retest"],
+    ]);
     expect(line.decisions.map(({ move }) => move)).toEqual(["build", "hold", "hold", "hold"]);
-    expect(timeLine(RECORD, "bridge", TODAY).tracks.map(({ id }) => id)).toEqual([]);
+    expect(timeLine(RECORD, "bridge", TODAY, []).tracks.map(({ id }) => id)).toEqual([]);
   });
 });
 

@@ -1,9 +1,12 @@
-import { changeSince, type Finding, latestOf, sidesOf } from "../../core/assess/finding";
+import { changeSince, type Finding, findingsOf, latestOf, type SidesApart, sidesApart, sidesOf } from "../../core/assess/finding";
 import { PROTOCOLS, type Protocol } from "../../core/assess/protocols.data";
 import { variationById } from "../../core/catalogue/catalogue";
+import type { Day } from "../../core/day";
 import type { ChannelSide } from "../../core/mechanics/channels";
 import { plannedOf } from "../../core/record/history";
-import type { ClientRecord } from "../../core/record/record";
+import { lineKey } from "../../core/record/line";
+import type { ClientRecord, RungFact } from "../../core/record/record";
+import { isSameSetting } from "../../core/templates/lever";
 import { itemName } from "../text/item-text";
 
 /** What a look back over the sessions here comes to, as data. */
@@ -12,6 +15,10 @@ export interface LookingBack {
   flares: number;
   /** Before and after of each measure, where the change is more than its own error. */
   worked: readonly { protocol: Protocol; side: ChannelSide; before: Finding; now: Finding; isBetter: boolean | null }[];
+  /** Lines of work from the rung they began on to the one they stand on, and how many steps up and down lie between. */
+  climbed: readonly { from: RungFact; to: RungFact; ups: number; downs: number }[];
+  /** Left against right in like-for-like tests, the first time both were known and now. */
+  apart: readonly { protocol: Protocol; first: SidesApart | null; now: SidesApart }[];
   painBy: readonly { name: string; sets: number; median: number; highest: number; sharp: number }[];
   /** A fault by its exercise, side and place among the sets. */
   faults: readonly { name: string; sign: string; setNumber: number; count: number; of: number }[];
@@ -22,6 +29,7 @@ export interface LookingBack {
 const FAULT_FROM = 3;
 const PLATEAU_FROM = 3;
 const LISTED = 6;
+const laterDay = ({ left, right }: SidesApart): Day => (left.day > right.day ? left.day : right.day);
 
 export function lookingBack(record: ClientRecord): LookingBack {
   const { sessions, responses, findings, decisions } = record;
@@ -81,10 +89,32 @@ export function lookingBack(record: ClientRecord): LookingBack {
     const holds = each.length - 1 - each.findLastIndex(({ move }) => move !== "hold");
     return name !== "" && holds >= PLATEAU_FROM ? [{ name, holds }] : [];
   });
+  const climbed = [...by(trained, ({ rung }) => lineKey(rung)).values()].flatMap((each): LookingBack["climbed"] => {
+    const [from, to] = [each[0]?.rung, each.at(-1)?.rung];
+    if (!from || !to || (from.variationId === to.variationId && isSameSetting(from.setting, to.setting))) return [];
+    const moves = decisions.filter(({ itemId }) => each.some(({ item }) => item.id === itemId)).map(({ move }) => move);
+    return [{ from, to, ups: moves.filter((move) => move === "build").length, downs: moves.filter((move) => move === "ease").length }];
+  });
+  const apart = PROTOCOLS.flatMap((protocol): LookingBack["apart"] => {
+    const now = sidesApart(protocol, findings);
+    if (now?.deficitFraction === undefined || now.deficitFraction === null) return [];
+    const [firstLeft, firstRight] = [findingsOf(findings, protocol.id, "left")[0], findingsOf(findings, protocol.id, "right")[0]];
+    const early = firstLeft && firstRight && (firstLeft.day > firstRight.day ? firstLeft.day : firstRight.day);
+    const first =
+      early && early < laterDay(now)
+        ? sidesApart(
+            protocol,
+            findings.filter(({ day }) => day <= early),
+          )
+        : null;
+    return [{ protocol, first, now }];
+  });
   return {
     sessions: sessions.filter(({ sets }) => sets.length > 0).length,
     flares: responses.filter((each) => each.class === "flare").length,
     worked,
+    climbed: climbed.toSorted((a, b) => b.ups - a.ups).slice(0, LISTED),
+    apart,
     painBy: painBy.toSorted((a, b) => b.highest - a.highest || b.median - a.median).slice(0, LISTED),
     faults: faults.slice(0, LISTED),
     planned: {

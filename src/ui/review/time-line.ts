@@ -1,16 +1,19 @@
+import { type Finding, sidesApart } from "../../core/assess/finding";
+import { PROTOCOLS } from "../../core/assess/protocols.data";
 import type { Pattern } from "../../core/catalogue/variation";
 import type { Day } from "../../core/day";
 import { plannedOf, responseTo } from "../../core/record/history";
 import { doneSets } from "../../core/record/programme";
 import type { ClientRecord } from "../../core/record/record";
 import { painLimitOf } from "../../core/record/school";
+import type { PresetId, SchoolChoice } from "../../core/school/school";
 import { weekTotals } from "../../core/week/totals";
 import { type LeverId, LEVERS, LEVER_IDS } from "../../core/templates/lever";
 import type { DecisionMove } from "../../core/progress/decide";
 
 /** One small chart of several that stand on one line of time. */
 export interface Track {
-  id: "pain" | "morning" | "use" | "share" | "volume" | "task" | LeverId;
+  id: "pain" | "morning" | "use" | "stair" | "share" | "symmetry" | "volume" | "task" | LeverId;
   /** Drawn as bars for what happens once, steps for what stands until it is changed, a line for what is measured. */
   as: "bars" | "line" | "steps";
   points: readonly { day: Day; value: number; sessionId: string | null }[];
@@ -18,7 +21,7 @@ export interface Track {
 }
 export interface Mark {
   day: Day;
-  kind: "limit" | "limit-ends" | "school" | "retest";
+  kind: "limit" | "limit-ends" | "retest";
   id: string;
 }
 export interface TimeLine {
@@ -26,12 +29,41 @@ export interface TimeLine {
   to: Day;
   tracks: readonly Track[];
   marks: readonly Mark[];
+  /** Which school held, from when to when. */
+  schools: readonly { from: Day; to: Day; preset: PresetId }[];
   decisions: readonly { day: Day; move: DecisionMove; sessionId: string }[];
 }
 
-/** What is worth a look back, of one pattern, on true dates: what was never told has no track. */
-export function timeLine(record: ClientRecord, pattern: Pattern, today: Day): TimeLine {
-  const { sessions, limits, school, findings, tasksTold, decisions } = record;
+/** Sides match where the weaker reaches so much of the stronger. Source: handbook J ◊ */
+const MATCHED_PERCENT = 90;
+
+/** The weaker side against the stronger on each day that both sides of a like-for-like test are known by: of several tests, the one furthest apart. */
+function symmetryPoints(findings: readonly Finding[]): Track["points"] {
+  const sided = PROTOCOLS.filter(({ isSided }) => isSided);
+  const days = [...new Set(findings.flatMap(({ day, protocol }) => (sided.some(({ id }) => id === protocol) ? [day] : [])))].toSorted();
+  return days.flatMap((day) => {
+    const known = findings.filter((finding) => finding.day <= day);
+    const percents = sided
+      .filter(({ id }) => known.some((finding) => finding.protocol === id && finding.day === day))
+      .flatMap((protocol) => {
+        const deficit = sidesApart(protocol, known)?.deficitFraction ?? null;
+        return deficit === null ? [] : [100 * (1 - deficit)];
+      });
+    return percents.length > 0 ? [{ day, value: Math.min(...percents), sessionId: null }] : [];
+  });
+}
+
+/** The school of each stretch of time, from the day it was chosen to the day before the next. */
+function schoolsBetween(schools: readonly SchoolChoice[], from: Day, to: Day): TimeLine["schools"] {
+  const chosen = schools.filter(({ day }, i) => schools[i + 1]?.day !== day); // of one day the last
+  return chosen
+    .map(({ day, preset }, i) => ({ from: day < from ? from : day, to: chosen[i + 1]?.day ?? to, preset }))
+    .filter((stretch) => stretch.from < stretch.to || (stretch.from === to && stretch.to === to));
+}
+
+/** What is worth a look back, of one pattern, on true dates: what was never told has no track. Schools come oldest first. */
+export function timeLine(record: ClientRecord, pattern: Pattern, today: Day, schools: readonly SchoolChoice[]): TimeLine {
+  const { sessions, limits, findings, tasksTold, decisions } = record;
   const done = sessions.flatMap((session) => {
     const items = session.items.flatMap((item) => {
       const rung = plannedOf(record, item)?.rung;
@@ -56,6 +88,11 @@ export function timeLine(record: ClientRecord, pattern: Pattern, today: Day): Ti
   );
   const weeks = weekTotals(doneSets({ ...record, sessions: done.map(({ session }) => session) }));
   const painLimit = painLimitOf(record);
+  const ownItems = new Set(done.flatMap(({ items }) => items.map(({ item }) => item.id)));
+  const own = decisions.filter(({ itemId }) => ownItems.has(itemId));
+  const dayOf = new Map(done.map(({ session }) => [session.id, session.day]));
+  const before = (day: Day): typeof own => own.filter(({ sessionId }) => (dayOf.get(sessionId) ?? day) < day);
+  const climbed = (day: Day): number => before(day).reduce((sum, { move }) => sum + (move === "build" ? 1 : move === "ease" ? -1 : 0), 0);
   const all: Track[] = [
     {
       id: "pain",
@@ -70,6 +107,7 @@ export function timeLine(record: ClientRecord, pattern: Pattern, today: Day): Ti
       points: points(({ items }) => worst(items.map(({ rung }) => (rung.useFraction === null ? null : 100 * rung.useFraction)))),
       reference: 100,
     },
+    { id: "stair", as: "steps", points: own.length > 0 ? points(({ session }) => climbed(session.day)) : [], reference: null },
     ...levers.map((lever): Track => ({
       id: lever,
       as: "steps",
@@ -87,6 +125,7 @@ export function timeLine(record: ClientRecord, pattern: Pattern, today: Day): Ti
       }),
       reference: 50,
     },
+    { id: "symmetry", as: "line", points: symmetryPoints(findings), reference: MATCHED_PERCENT },
     {
       id: "volume",
       as: "bars",
@@ -107,15 +146,14 @@ export function timeLine(record: ClientRecord, pattern: Pattern, today: Day): Ti
         { day: limit.fromDay, kind: "limit", id: limit.id },
         ...(limit.lift ? [{ day: limit.lift.day, kind: "limit-ends" as const, id: limit.id }] : []),
       ]),
-    ...(school ? [{ day: school.day, kind: "school" as const, id: school.id }] : []),
     ...[...new Set(findings.map(({ day }) => day))].map((day): Mark => ({ day, kind: "retest", id: day })),
   ];
-  const ownItems = new Set(done.flatMap(({ items }) => items.map(({ item }) => item.id)));
   return {
     from,
     to: today,
     tracks: all.map((track) => ({ ...track, points: track.points.filter(isIn) })).filter(({ points: told }) => told.length > 0),
-    marks: marks.filter(isIn),
-    decisions: decisions.filter(({ itemId }) => ownItems.has(itemId)).map(({ day, move, sessionId }) => ({ day, move, sessionId })),
+    marks: marks.filter(isIn).toSorted((a, b) => a.day.localeCompare(b.day)),
+    schools: schoolsBetween(schools, from, today),
+    decisions: own.map(({ day, move, sessionId }) => ({ day, move, sessionId })),
   };
 }

@@ -1,6 +1,18 @@
 "use client";
 import { useRef } from "react";
-import { Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from "recharts";
+import {
+  Bar,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from "recharts";
 import styled from "styled-components";
 import type { Day } from "../../core/day";
 import type { Limit } from "../../core/limits/limit";
@@ -14,6 +26,7 @@ import { dayText } from "../text/day-text";
 import { moveText } from "../text/decision-text";
 import { leverName, leverValueText } from "../text/lever-text";
 import { limitRuleText } from "../text/limit-text";
+import { presetName } from "../text/school-text";
 import { color } from "../theme/tokens";
 import { saveSvg, savePng } from "./save-stack";
 import type { Mark, TimeLine, Track } from "./time-line";
@@ -37,7 +50,9 @@ const NAMES: Readonly<Record<Exclude<Track["id"], LeverId>, readonly [name: stri
   pain: ["Pain", "in the session"],
   morning: ["Morning", "pain after"],
   use: ["Use", "% of the tightest"],
+  stair: ["Stair", "steps climbed"],
   share: ["Share", "% under the leg"],
+  symmetry: ["Symmetry", "weaker side, % of the other"],
   volume: ["Volume", "repetitions a week"],
   task: ["Everyday task", "0 easy, 3 not done"],
 };
@@ -45,7 +60,7 @@ const isLever = (id: Track["id"]): id is LeverId => id in LEVERS;
 const nameOf = (id: Track["id"]): readonly [string, string] => (isLever(id) ? [leverName(id), "as it stood"] : NAMES[id]);
 const msOf = (day: Day): number => Date.parse(`${day}T12:00:00Z`);
 const dayOfMs = (ms: number): Day => new Date(ms).toISOString().slice(0, 10);
-const MARKS: Readonly<Record<Mark["kind"], string>> = { limit: "limit", "limit-ends": "lifted", school: "school", retest: "measured" };
+const MARKS: Readonly<Record<Mark["kind"], string>> = { limit: "limit", "limit-ends": "lifted", retest: "measured" };
 const MOVE_COLOR: Readonly<Record<DecisionMove, string>> = {
   build: color.moss,
   hold: "#6d8591",
@@ -57,7 +72,7 @@ const MOVE_COLOR: Readonly<Record<DecisionMove, string>> = {
 function valueText(id: Track["id"], value: number, units: UnitSystem): string {
   if (isLever(id)) return leverValueText(id, value, units);
   if (id === "task") return levelText[value]?.toLowerCase() ?? String(value);
-  return id === "use" || id === "share" ? `${Math.round(value)}%` : String(Math.round(value * 10) / 10);
+  return ["use", "share", "symmetry"].includes(id) ? `${Math.round(value)}%` : String(Math.round(value * 10) / 10);
 }
 
 function OneTrack(props: {
@@ -76,7 +91,9 @@ function OneTrack(props: {
   const domain: [number, number] =
     track.as === "bars" || track.id === "task"
       ? [0, Math.max(high, track.reference ?? 0, 3)]
-      : [Math.min(low, track.reference ?? low) - room, Math.max(high, track.reference ?? high) + room];
+      : track.id === "stair"
+        ? [Math.min(low, 0), Math.max(high, 2)]
+        : [Math.min(low, track.reference ?? low) - room, Math.max(high, track.reference ?? high) + room];
   const open = (point: unknown): void => {
     const { sessionId } = ((point as { payload?: { sessionId?: string | null } }).payload ?? point ?? {}) as { sessionId?: string | null };
     if (sessionId) onOpen(sessionId);
@@ -101,6 +118,7 @@ function OneTrack(props: {
           tick={{ fill: color.inkSoft, fontSize: 15 }}
           width={72}
           tickCount={3}
+          allowDecimals={track.id !== "stair"}
         />
         {track.reference !== null && <ReferenceLine y={track.reference} stroke={color.oxide} strokeDasharray="5 4" />}
         {marks.map(({ day, label }, i) => (
@@ -136,6 +154,40 @@ function OneTrack(props: {
   );
 }
 
+/** So much of the line's width a school's name needs. */
+const NAMED_FROM = 0.22;
+/** Which school held, as stretches of the same line of time. */
+function SchoolBands({ line: { schools, from, to } }: { line: TimeLine }) {
+  const [start, end] = [msOf(from) - DAY_MS, msOf(to) + DAY_MS];
+  return (
+    <ResponsiveContainer width="100%" height={34}>
+      <ComposedChart
+        data={[start, end].map((at) => ({ at, held: 0 }))}
+        margin={{ top: 2, right: 20, bottom: 2, left: 72 }}
+        accessibilityLayer={false}
+      >
+        <XAxis dataKey="at" type="number" domain={[start, end]} hide />
+        <YAxis hide domain={[0, 1]} />
+        <Line dataKey="held" stroke="none" dot={false} activeDot={false} isAnimationActive={false} />
+        {schools.map(({ from: since, to: until, preset }, i) => (
+          <ReferenceArea
+            key={since}
+            x1={msOf(since)}
+            x2={until === to ? end : msOf(until)}
+            y1={0}
+            y2={1}
+            fill={i % 2 === 0 ? color.brassLight : color.fogDeep}
+            fillOpacity={0.55}
+            {...((msOf(until) - msOf(since)) / (end - start) >= NAMED_FROM
+              ? { label: { value: presetName(preset), position: "insideLeft" as const, fill: color.ink, fontSize: 15 } }
+              : {})}
+          />
+        ))}
+      </ComposedChart>
+    </ResponsiveContainer>
+  );
+}
+
 /** Small charts one under another on one line of true dates, with what was decided and what changed; every point opens its session. */
 export default function TrackStack(props: {
   line: TimeLine;
@@ -149,6 +201,9 @@ export default function TrackStack(props: {
     const limit = limits.find((each) => each.id === id);
     return { day, label: limit ? `${MARKS[kind]}: ${limitRuleText(limit.rule, limit.side, units)}` : MARKS[kind] };
   });
+  const said = [...line.schools.map(({ from, preset }) => ({ day: from, label: `school: ${presetName(preset)}` })), ...marks].toSorted(
+    (a, b) => a.day.localeCompare(b.day),
+  );
   const points = line.tracks.reduce((most, { points: each }) => Math.max(most, each.length), 0);
   const decided = line.decisions.map(({ day, move, sessionId }) => ({
     at: msOf(day),
@@ -166,6 +221,11 @@ export default function TrackStack(props: {
         </Soft>
       )}
       <Tracks ref={stack} role="group" aria-label="Over time, every point opens its session">
+        {line.schools.length > 0 && (
+          <TrackRow name={["School", "as chosen"]}>
+            <SchoolBands line={line} />
+          </TrackRow>
+        )}
         {line.tracks.map((track) => (
           <TrackRow key={track.id} name={nameOf(track.id)}>
             <OneTrack track={track} line={line} marks={marks} isLast={false} units={units} onOpen={onOpen} />
@@ -212,9 +272,9 @@ export default function TrackStack(props: {
           </ResponsiveContainer>
         </TrackRow>
       </Tracks>
-      {marks.length > 0 && (
+      {said.length > 0 && (
         <p>
-          <Soft>Marked: {marks.map(({ day, label }) => `${dayText(day)} ${label}`).join("; ")}.</Soft>
+          <Soft>Marked: {said.map(({ day, label }) => `${dayText(day)} ${label}`).join("; ")}.</Soft>
         </p>
       )}
       <Row>

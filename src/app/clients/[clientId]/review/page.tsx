@@ -1,5 +1,6 @@
 import { plannedOf } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
+import { listSchools } from "../../../../data/repos/client.repo";
 import { listPictures } from "../../../../data/repos/picture.repo";
 import { itemName } from "../../../../ui/text/item-text";
 import { REVIEW_SESSIONS } from "../../../../data/repos/record.repo";
@@ -14,7 +15,10 @@ export default async function ReviewPage({ params }: { params: Promise<{ clientI
   const { clientId } = await params;
   const { scope, unitSystem, today } = await requireSignedIn();
   const record = await requireRecord(clientId, REVIEW_SESSIONS);
-  const pictures = await readStudio(scope.studioId, (em) => listPictures(scope, em, clientId));
+  const [pictures, schools] = await readStudio(
+    scope.studioId,
+    async (em) => [await listPictures(scope, em, clientId), await listSchools(scope, em, clientId)] as const,
+  );
   const nameOf = (of: string): string => {
     const item = record.sessions.flatMap(({ items }) => items).find(({ id }) => id === of);
     const planned = item && plannedOf(record, item);
@@ -25,7 +29,7 @@ export default async function ReviewPage({ params }: { params: Promise<{ clientI
       clientId={clientId}
       trends={reviewPatterns(record).map((pattern) => ({
         pattern,
-        line: timeLine(record, pattern, today),
+        line: timeLine(record, pattern, today, schools),
         ...reviewRows(record, pattern),
       }))}
       decisions={decidedOn(record)}
