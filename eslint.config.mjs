@@ -89,6 +89,14 @@ export default defineConfig([
   forbid(["src/data/**/*.ts"], outer("ui", "app", "server", "actions", "workers"), "data knows core and schemas only"),
   forbid(["src/workers/**/*.ts"], outer("data", "ui", "app", "server", "actions"), "workers know the core only"),
   forbid(["src/server/**/*.ts"], outer("ui", "app", "actions", "workers"), "the server knows data, schemas and core"),
-  forbid(["src/ui/**/*.ts", "src/ui/**/*.tsx"], outer("data", "app", "server"), "ui gets plain data; it does not fetch it"),
+  {
+    ...forbid(
+      ["src/ui/**/*.ts", "src/ui/**/*.tsx"],
+      [...outer("data", "app", "server"), "next/link"],
+      "ui gets plain data and does not fetch it; links are kit/link's",
+    ),
+    ignores: ["src/ui/kit/link.tsx"],
+  },
+  forbid(["src/app/**/*.tsx"], ["next/link"], "links are ui/kit/link's: they ask for nothing until they are followed"),
   forbid(["cli/**/*.ts"], outer("data", "ui", "app", "server", "actions", "workers"), "the command line knows core and schemas only"),
 ]);

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "../ui/kit/link";
 import { MessageScreen } from "../ui/shell/message-screen";
 
 export default function NotFound() {

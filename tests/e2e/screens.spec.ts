@@ -166,6 +166,9 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
   await openClient(page, "Ansel Birk", "Fit");
   const client = page.url().replace(/\/fit$/, "");
   const pages = [
+    "handover",
+    "letter",
+    "own-page",
     "screen",
     "assess",
     "limits",
@@ -178,7 +181,7 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
     "home-kit",
     "model?show=band-squat",
   ].map((station) => `${client}/${station}`);
-  for (const station of [...pages, "/equipment", "/catalogue"]) {
+  for (const station of [...pages, "/", "/clients", "/studio", "/messages", "/equipment", "/catalogue"]) {
     await page.goto(station);
     await page.waitForLoadState("networkidle");
     for (const [width, height] of [
@@ -191,6 +194,23 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
       await expect.poll(overhang, { message: `${station} at ${width}` }).toBeLessThanOrEqual(1); // a chart follows a moment later
     }
   }
+});
+
+test("a client that a list shows is not thereby looked at, nor asked of the studio", async ({ trainer: page }) => {
+  const reads = async (): Promise<number> =>
+    Number((await sql<{ n: string }>("select count(*) as n from audit_event where verb = 'read'"))[0]?.n);
+  const before = await reads();
+  const asked: string[] = [];
+  page.on("request", (request) => {
+    if (request.headers()["rsc"]) asked.push(request.url());
+  });
+  for (const list of ["/", "/clients"]) {
+    await page.goto(list);
+    await expect(page.getByRole("link", { name: /Maren Holt/ }).first()).toBeVisible();
+    await page.waitForLoadState("networkidle");
+  }
+  expect(asked).toEqual([]);
+  expect(await reads()).toBe(before);
 });
 
 test("another studio's client is not found, and its floor takes nothing", async ({ page }) => {

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { logCalmSetAction } from "../../actions/assess";
@@ -8,6 +7,7 @@ import type { Side } from "../../core/mechanics/channels";
 import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Card, Row, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
@@ -15,6 +14,7 @@ import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { CheckField, TextField } from "../kit/fields";
 import { Card, Columns, Notice, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";

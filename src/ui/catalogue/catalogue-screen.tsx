@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useSearchParams } from "next/navigation";
 import { useDeferredValue, useMemo, useState } from "react";
 import styled from "styled-components";
@@ -13,6 +12,7 @@ import type { Subject } from "../../core/templates/template";
 import type { UnitSystem } from "../../core/units";
 import { SelectField, TextField } from "../kit/fields";
 import { Card, Columns, Page, Row, Soft, Stack } from "../kit/layout";
+import { Link } from "../kit/link";
 import { shelfName, trainedName } from "../text/catalogue-text";
 import { kitName } from "../text/lever-text";
 import { capital } from "../text/words";

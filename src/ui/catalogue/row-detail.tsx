@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useMemo } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
@@ -18,6 +17,7 @@ import { doseText } from "../fit/dose-panel";
 import { Pictogram } from "../figure/pictogram";
 import { posedOf } from "../figure/row-poses.data";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { oftenText, shelfName, tagsText, trainedName } from "../text/catalogue-text";
 import { kitName, leverName, leverValueText } from "../text/lever-text";
 import { capital } from "../text/words";

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
 import { retestsOf } from "../../core/assess/finding";
@@ -9,6 +8,7 @@ import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";
 import { Page, Row, Soft } from "../kit/layout";
+import { Link } from "../kit/link";
 import { ageOn, agoText, dayText } from "../text/day-text";
 import { overdueText } from "../text/protocol-text";
 import { responseText } from "../text/decision-text";

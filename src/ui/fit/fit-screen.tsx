@@ -1,7 +1,6 @@
 "use client";
 import type { Gate } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
-import Link from "next/link";
 import { useMemo, useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
@@ -20,6 +19,7 @@ import { posedOf } from "../figure/row-poses.data";
 import { Button, Key } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
 import { fitReasonText } from "../text/fit-text";

@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Place } from "../../core/catalogue/equipment";
 import { InlineSelect } from "../kit/fields";
 import { Row } from "../kit/layout";
+import { Link } from "../kit/link";
 
 const PLACES = [
   { id: "studio", label: "the studio" },

@@ -1,8 +1,8 @@
 "use client";
-import Link from "next/link";
 import { type ReactNode, useState } from "react";
 import { rememberSetUpAction } from "../../actions/plan";
 import type { UnitSystem } from "../../core/units";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { itemName } from "../text/item-text";

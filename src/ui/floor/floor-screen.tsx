@@ -1,6 +1,5 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import Link from "next/link";
 import { useEffect, useState } from "react";
 import { createPortal } from "react-dom";
 import styled from "styled-components";
@@ -14,6 +13,7 @@ import { doseText } from "../fit/dose-panel";
 import { hasLever } from "../../core/templates/form";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
+import { Link } from "../kit/link";
 import type { Owner } from "../outbox/event-store";
 import { Ask } from "../kit/why";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";

@@ -1,11 +1,11 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import Link from "next/link";
 import type { ReactNode } from "react";
 import { WARNING_SIGNS, type WarningSign } from "../../core/limits/clinician";
 import { Button } from "../kit/button";
 import { Card, Row, Stack, Title } from "../kit/layout";
 import { HARMLESS_ENDS, isOverNumber } from "../../core/floor/events";
+import { Link } from "../kit/link";
 import { END_NAMES } from "../text/floor-text";
 import { warningText } from "../text/decision-text";
 import { easeText } from "./side-panel";

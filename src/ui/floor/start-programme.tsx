@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { openProgrammeAction } from "../../actions/plan";
@@ -11,6 +10,7 @@ import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import { Card, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { settingText } from "../text/lever-text";

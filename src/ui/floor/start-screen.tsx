@@ -1,6 +1,5 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { openSessionAction } from "../../actions/plan";
@@ -9,6 +8,7 @@ import { doseText } from "../fit/dose-panel";
 import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import { Card, Page, Row, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { itemName } from "../text/item-text";

@@ -1,7 +1,7 @@
 "use client";
-import Link from "next/link";
 import { type ReactNode, useState } from "react";
 import styled from "styled-components";
+import { Link } from "../kit/link";
 import { color, font } from "../theme/tokens";
 import { BesideContext } from "./beside";
 

@@ -1,11 +1,11 @@
 "use client";
-import Link from "next/link";
 import styled from "styled-components";
 import type { Day } from "../../core/day";
 import type { Note, Since } from "../../core/record/team";
 import type { UnitSystem } from "../../core/units";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { variationById } from "../../core/catalogue/catalogue";
+import { Link } from "../kit/link";
 import { agoText, dayText } from "../text/day-text";
 import { moveText, responseText, warningText } from "../text/decision-text";
 import { itemName } from "../text/item-text";

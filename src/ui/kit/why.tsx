@@ -1,10 +1,10 @@
 "use client";
-import Link from "next/link";
 import { createContext, type ReactNode, useContext } from "react";
 import { Dialog, DialogTrigger, Heading, Modal, ModalOverlay, Popover } from "react-aria-components";
 import styled from "styled-components";
 import { color, size } from "../theme/tokens";
 import { TextButton } from "./button";
+import { Link } from "./link";
 
 const Bubble = styled(Popover)`
   max-width: min(440px, 92vw);

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { Form } from "react-aria-components";
@@ -11,6 +10,7 @@ import { Button } from "../kit/button";
 import { DayField } from "../kit/day-field";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Columns, LinkList, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { dayText } from "../text/day-text";

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { lazy, Suspense, useMemo, useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
@@ -19,6 +18,7 @@ import { Figure } from "../figure/figure";
 import { Button, TextButton } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Columns, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";

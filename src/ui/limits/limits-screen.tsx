@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { isScreenLimit } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
 import { useState } from "react";
@@ -22,6 +21,7 @@ import type { Subject } from "../../core/templates/template";
 import { Button } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Columns, Page, Row, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";

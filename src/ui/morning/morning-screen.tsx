@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import { decideHoldsAction } from "../../actions/plan";
 import { variationById } from "../../core/catalogue/catalogue";
@@ -10,6 +9,7 @@ import type { HomeSet } from "../../core/record/home";
 import type { ResponseFact, SessionFact } from "../../core/record/record";
 import { Button } from "../kit/button";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";

@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import { variationById } from "../../core/catalogue/catalogue";
 import { missingFrom } from "../../core/session/session";
 import { TextButton } from "../kit/button";
 import { Card, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { neededName, scannedName } from "../text/plan-text";
 import { color } from "../theme/tokens";
 import type { PlanState } from "./use-plan";

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useEffect, useState } from "react";
 import styled from "styled-components";
 import { keepTrainingPlanAction } from "../../actions/training-plan";
@@ -15,6 +14,7 @@ import type { WeekTotals } from "../../core/week/totals";
 import { askWorker } from "../fit/fit-worker";
 import { Button, TextButton } from "../kit/button";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { dayText } from "../text/day-text";

@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import styled, { createGlobalStyle } from "styled-components";
 import { boxOf, PlainDrawn } from "../figure/plain-drawn";
 import { Button } from "../kit/button";
 import { Notice, Page, Row, Soft } from "../kit/layout";
+import { Link } from "../kit/link";
 import { SHEET_CALL, SHEET_RULES } from "../text/sheet-text";
 import type { HomeSheet } from "./home-sheet";
 

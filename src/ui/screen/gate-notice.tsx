@@ -1,5 +1,5 @@
-import Link from "next/link";
 import type { Gate } from "../../core/screen/screen";
+import { Link } from "../kit/link";
 import { gateText } from "../text/screen-text";
 import { Notice } from "../kit/layout";
 import { MessageScreen } from "../shell/message-screen";

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { type ReactNode, useState } from "react";
 import styled from "styled-components";
 import type { Day } from "../../core/day";
@@ -21,6 +20,7 @@ import type { Clearance } from "../../core/progress/warning";
 import type { UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { dayText } from "../text/day-text";
 import { limitText } from "../text/limit-text";
 import { conditionText, gateText, questionText } from "../text/screen-text";

@@ -1,11 +1,11 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { type ReactNode, useTransition } from "react";
 import styled from "styled-components";
 import { setUnitsAction, signOutAction } from "../../actions/account";
 import { TextButton } from "../kit/button";
+import { Link } from "../kit/link";
 import type { Owner } from "../outbox/event-store";
 import { entriesText, OutboxBar } from "../outbox/outbox-bar";
 import { useOutbox } from "../outbox/use-outbox";

@@ -1,11 +1,11 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import Link from "next/link";
 import styled from "styled-components";
 import type { Warning } from "../../core/progress/warning";
 import type { Day } from "../../core/day";
 import { isTelling } from "../../core/assess/range-limits";
 import { isBinding, type Limit, limitState } from "../../core/limits/limit";
+import { Link } from "../kit/link";
 import { warningText } from "../text/decision-text";
 import { overdueText } from "../text/protocol-text";
 import { limitText } from "../text/limit-text";

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
@@ -9,6 +8,7 @@ import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
 import { Card, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { changeText } from "../text/lever-text";
 import { needStation, needText, needTitle } from "../text/need-text";
 import { color } from "../theme/tokens";

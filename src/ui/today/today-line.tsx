@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
 import { changeVisitsAction } from "../../actions/visits";
@@ -9,6 +8,7 @@ import type { UnitSystem } from "../../core/units";
 import { type Visit, withEnd, withLeftOut, withMoved } from "../../core/week/visit";
 import { PlaceFigure } from "../figure/place-figure";
 import { Soft } from "../kit/layout";
+import { Link } from "../kit/link";
 import { MoreMenu } from "../kit/menu";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import styled from "styled-components";
 import type { Day } from "../../core/day";
@@ -9,6 +8,7 @@ import type { UnitSystem } from "../../core/units";
 import type { Coming, Visit } from "../../core/week/visit";
 import { TextButton } from "../kit/button";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
+import { Link } from "../kit/link";
 import { Ask } from "../kit/why";
 import { dayText, longDayText } from "../text/day-text";
 import { minutesText } from "../text/visit-text";

@@ -1,4 +1,3 @@
-import Link from "next/link";
 import { PLACES } from "../../../../core/catalogue/equipment";
 import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
 import { painLimitOf } from "../../../../core/record/school";
@@ -7,6 +6,7 @@ import { screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { FitScreen } from "../../../../ui/fit/fit-screen";
+import { Link } from "../../../../ui/kit/link";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
 interface Props {

@@ -1,4 +1,3 @@
-import Link from "next/link";
 import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
 import type { Day } from "../../../../core/day";
 import type { ClientRecord } from "../../../../core/record/record";
@@ -14,6 +13,7 @@ import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { BeforeSession } from "../../../../ui/floor/before-session";
 import { FloorScreen } from "../../../../ui/floor/floor-screen";
+import { Link } from "../../../../ui/kit/link";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
 import { ageOn } from "../../../../ui/text/day-text";
 import { MessageScreen } from "../../../../ui/shell/message-screen";

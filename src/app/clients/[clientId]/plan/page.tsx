@@ -1,4 +1,3 @@
-import Link from "next/link";
 import { retestsOf } from "../../../../core/assess/finding";
 import { conditionIds } from "../../../../core/assess/pick";
 import { variationById } from "../../../../core/catalogue/catalogue";
@@ -28,6 +27,7 @@ import { readStudio } from "../../../../data/orm";
 import { standingLink } from "../../../../data/repos/private-link.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
+import { Link } from "../../../../ui/kit/link";
 import { type GoalAsked, PlanScreen } from "../../../../ui/plan/plan-screen";
 import { itemName } from "../../../../ui/text/item-text";
 import { leverValueText, settingText } from "../../../../ui/text/lever-text";

@@ -1,6 +1,6 @@
-import Link from "next/link";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
+import { Link } from "../../../../ui/kit/link";
 import { homeSheet } from "../../../../ui/plan/home-sheet";
 import { SheetPage } from "../../../../ui/plan/sheet-page";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
