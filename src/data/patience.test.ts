@@ -1,7 +1,9 @@
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { AuditRow } from "./entities";
 import { canWrite, noteFailure } from "./heartbeat";
-import { noteReading } from "./scope";
+import { lastSeen } from "./repos/team.repo";
+import { noteReading, type Reading, stamp } from "./scope";
 import { inTest, makeStudio, openTestDatabase } from "./testing.fixture";
 
 let orm: MikroORM;
@@ -53,8 +55,26 @@ test("a look at a client is written down with who looked, once in ten minutes fo
       em.execute<{ created_by: string; row_id: string }[]>("select created_by, row_id from audit_event where verb = 'read'"),
     );
   expect(await looks()).toEqual([]);
-  for (let i = 0; i < 3; i++) await inTest(orm, studio.scope, (em) => noteReading(studio.scope, em, studio.clientId));
+  for (let i = 0; i < 3; i++) await inTest(orm, studio.scope, (em) => noteReading(studio.scope, em, studio.clientId, "read"));
   expect(await looks()).toEqual([{ created_by: "trainer", row_id: studio.clientId }]);
-  await inTest(orm, studio.scope, (em) => noteReading({ ...studio.scope, actorId: "another" }, em, studio.clientId));
+  await inTest(orm, studio.scope, (em) => noteReading({ ...studio.scope, actorId: "another" }, em, studio.clientId, "read"));
   expect(await looks()).toHaveLength(2);
+});
+
+test("what a tablet fetches ahead is written down, and is no look: what changed since is still to be told", async () => {
+  const { scope, clientId } = await makeStudio(orm);
+  const hoursAgo = (hours: number): Date => new Date(Date.now() - hours * 3_600_000);
+  const note = (verb: Reading, at: Date) =>
+    inTest(orm, scope, (em) => em.insert(AuditRow, { ...stamp(scope, undefined, at), verb, tableName: "client", rowId: clientId }));
+  const seen = () => inTest(orm, scope, (em) => lastSeen(scope, em, clientId));
+  await note("put-on-a-tablet", hoursAgo(4));
+  expect(await seen()).toBeNull();
+  const at = hoursAgo(30);
+  await note("read", at);
+  expect(Date.parse((await seen()) ?? "")).toBe(at.getTime());
+  await inTest(orm, scope, (em) => noteReading(scope, em, clientId, "put-on-a-tablet"));
+  const verbs = await inTest(orm, scope, (em) =>
+    em.execute<{ verb: string }[]>("select verb from audit_event where row_id = ? and verb in ('read', 'put-on-a-tablet')", [clientId]),
+  );
+  expect(verbs.map(({ verb }) => verb).toSorted()).toEqual(["put-on-a-tablet", "put-on-a-tablet", "read"]);
 });

@@ -29,10 +29,12 @@ export async function audit(scope: Scope, em: EntityManager, verb: string, table
 }
 
 export const READ_NOTED_EVERY_MIN = 10;
-/** Notes that somebody looked at a client: once in a while, however many pages that takes. */
-export async function noteReading(scope: Scope, em: EntityManager, clientId: string): Promise<void> {
+/** Looked at by somebody, or put on their tablet ahead: only the first says that they know. */
+export type Reading = "read" | "put-on-a-tablet";
+/** Notes that a client's page was given out: once in a while, however many pages that takes. */
+export async function noteReading(scope: Scope, em: EntityManager, clientId: string, verb: Reading): Promise<void> {
   const since = new Date(Date.now() - READ_NOTED_EVERY_MIN * 60_000);
   const { studioId, actorId } = scope;
-  const seen = await em.count(AuditRow, { studioId, rowId: clientId, verb: "read", createdBy: actorId, createdAt: { $gt: since } });
-  if (seen === 0) await audit(scope, em, "read", "client", clientId);
+  const seen = await em.count(AuditRow, { studioId, rowId: clientId, verb, createdBy: actorId, createdAt: { $gt: since } });
+  if (seen === 0) await audit(scope, em, verb, "client", clientId);
 }

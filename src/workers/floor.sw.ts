@@ -84,8 +84,9 @@ self.addEventListener("fetch", (event) => {
   else if (url.pathname.startsWith("/_next/static/")) event.respondWith(file(event));
 });
 
+/** Fetched ahead, and said to be so: that a tablet has a page does not mean that anybody has looked. */
 async function keep(address: string): Promise<void> {
-  const response = await fetch(address, { signal: AbortSignal.timeout(30_000) });
+  const response = await fetch(address, { signal: AbortSignal.timeout(30_000), headers: { "x-fetched-ahead": "1" } });
   if (response.ok && !response.redirected) await (await caches.open(PAGES)).put(address, response);
   else await response.body?.cancel();
 }

@@ -78,7 +78,7 @@ test("two trainers: a colleague is invited, reads what is for the team and not w
   }
   await page.goto("/studio");
   await expectAccessible(page);
-  await page.getByRole("textbox", { name: "Name" }).fill("Sanne Friis");
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Sanne Friis");
   await page.getByRole("textbox", { name: "E-mail" }).fill("sanne@ponderis.example");
   await page.getByRole("button", { name: "Make the link" }).click();
   const link = await page.getByRole("textbox", { name: "Invitation" }).inputValue();
@@ -179,4 +179,26 @@ test("an archive is looked at before it is taken in: what is here, what differs,
   await expect(page.getByText("To sail again")).toBeVisible();
   const whole = await page.request.get("/api/export/studio");
   expect(((await whole.json()) as { clients: object[] }).clients.length).toBeGreaterThan(9);
+});
+
+test("the studio's name and the words of its messages are the lead's; what may not go out is not kept", async ({ trainer: page }) => {
+  await page.goto("/studio");
+  const name = page.getByRole("region", { name: "Name and time" });
+  await name.getByRole("textbox", { name: "Name of the studio" }).fill("Studio above the chandlery, Ferry Row");
+  await name.getByRole("button", { name: "Keep so" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Studio above the chandlery, Ferry Row" })).toBeVisible();
+  const words = page.getByRole("region", { name: "Words" });
+  const field = words.getByRole("textbox", { name: "Words" });
+  await field.fill("Good exercise today, {name}");
+  await words.getByRole("button", { name: "Keep so" }).click();
+  await expect(words.getByRole("alert")).toContainText("judges or promises");
+  await field.fill("Morning {name}, five quiet minutes. {trainer}");
+  await expect(words).toContainText("Morning Runa, five quiet minutes.");
+  await words.getByRole("button", { name: "Keep so" }).click();
+  await expect(words.getByText("Kept.")).toBeVisible();
+  await page.reload();
+  await expect(field).toHaveValue("Morning {name}, five quiet minutes. {trainer}");
+  await name.getByRole("textbox", { name: "Name of the studio" }).fill("Studio above the chandlery");
+  await name.getByRole("button", { name: "Keep so" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Studio above the chandlery", exact: true })).toBeVisible();
 });
