@@ -8,6 +8,8 @@ export default defineConfig({
   test: {
     // A busy machine is slow, not wrong: what hangs is still caught.
     testTimeout: 30_000,
+    // Modules are read once for all files of a worker: nothing here replaces a module, and what a test sets it sets back.
+    isolate: false,
     projects: [
       {
         extends: true,

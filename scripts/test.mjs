@@ -22,7 +22,10 @@ async function checkSources(database) {
     step('Lint', async () => { await run(bin('eslint'), ['.', '--max-warnings', '0']) }),
     step('Format', async () => { await run(bin('prettier'), ['--check', '--log-level', 'warn', '.']) }),
   ])
-  await show(bin('vitest'), ['run'], await database.fresh('ponderis_test'))
+  const env = await database.fresh('ponderis_test')
+  await show(bin('vitest'), ['run', '--project', 'unit', '--project', 'published'], env)
+  // tests of the database go one by one and leave a core to the build
+  await Promise.all([show(bin('vitest'), ['run', '--project', 'database'], env), step('Build', buildApp)])
 }
 
 async function main() {
@@ -31,8 +34,8 @@ async function main() {
   await Promise.all([step('Packages', installPackages), step('Browser', installChromium)])
   await step('Database', async () => { database = await startDatabase('test', { fast: true, port: 54429 }) })
   try {
-    if (!browserOnly) await checkSources(database)
-    await step('Build', buildApp)
+    if (browserOnly) await step('Build', buildApp)
+    else await checkSources(database)
     const env = await database.fresh('ponderis_e2e')
     await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
     await step('Demo data', async () => { await run(bin('tsx'), ['src/data/demo/seed.ts'], env) })
