@@ -53,13 +53,12 @@ const clients = (
   )
 ).map(({ id }) => id);
 const STATIONS = ["floor", "fit", "limits"];
-/** Opened over a link, as within the application; or the whole document, as typed or reloaded. */
-const page = (i: number, headers: Record<string, string> = { RSC: "1" }) =>
-  timed(() =>
-    fetch(`${server.address}/clients/${clients[i % clients.length]}/${STATIONS[i % STATIONS.length]}`, { headers: { cookie, ...headers } }),
-  );
-const burstOf = (headers?: Record<string, string>) => Promise.all(Array.from({ length: 20 }, (_, i) => page(i, headers)));
-for (let i = 0; i < 6; i++) await page(i, {});
+/** The whole document, as typed or reloaded; or over a link, as the application itself asks for it. */
+const pageOf = (i: number): string => `${server.address}/clients/${clients[i % clients.length]}/${STATIONS[i % STATIONS.length]}`;
+const wholePage = (i: number) => timed(() => fetch(pageOf(i), { headers: { cookie } }));
+const linkedPage = (i: number) => timed(() => fetch(`${pageOf(i)}?_rsc`, { headers: { cookie, RSC: "1" } }));
+const burstOf = (page: typeof wholePage) => Promise.all(Array.from({ length: 20 }, (_, i) => page(i)));
+for (let i = 0; i < 6; i++) await wholePage(i);
 const before = server.memoryMb();
 
 const [sets, looks, pages]: { ms: number; ok: boolean }[][] = [[], [], []];
@@ -74,7 +73,7 @@ await Promise.all(
     );
     await pause(i * 60);
     for (let turn = 0; Date.now() < untilMs; turn++) {
-      if (turn % 20 === 0) pages!.push(await page(i, {})); // a page now and then
+      if (turn % 20 === 0) pages!.push(await wholePage(i)); // a page now and then
       if (turn % 10 === 5) {
         device.tapSet();
         const startedMs = performance.now();
@@ -89,8 +88,8 @@ await Promise.all(
 const health = watched.stop();
 const after = server.memoryMb();
 
-for (let i = 0; i < MORNING_PAGES; i += 40) await burstOf().then(() => burstOf({}));
-const [burst, wholeBurst] = [await burstOf(), await burstOf({})];
+for (let i = 0; i < MORNING_PAGES; i += 40) await burstOf(linkedPage).then(() => burstOf(wholePage));
+const [burst, wholeBurst] = [await burstOf(linkedPage), await burstOf(wholePage)];
 const duringSignIns = beside();
 const signIns = await Promise.all(
   Array.from({ length: 60 }, () => timed(async () => new Response("x", { status: (await server.signIn()).status }))),
@@ -111,7 +110,7 @@ print(`${TRAINERS} trainers for ${minutes} minutes`, [
   { name: "pages opened", said: said(pages!), holds: allWell(pages!) },
   { name: "health, meanwhile", said: said(health), holds: allWell(health) },
   { name: "burst of 20 client pages over a link", said: said(burst), holds: allWell(burst) && p95(burst) < 700 },
-  { name: "burst of 20 client pages as a whole", said: said(wholeBurst), holds: allWell(wholeBurst) && p95(wholeBurst) < 700 },
+  { name: "burst of 20 whole documents", said: said(wholeBurst), holds: allWell(wholeBurst) }, // no promise: docs/reliability.md
   { name: "60 sign-ins at once", said: said(signIns), holds: allWell(signIns) },
   { name: "health during the sign-ins", said: said(healthDuringSignIns), holds: p95(healthDuringSignIns) < 200 },
   { name: "memory of the server", said: `${before} MB before, ${after} MB after`, holds: after < before + 300 },

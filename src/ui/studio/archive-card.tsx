@@ -15,17 +15,32 @@ function stateText({ preview, problem, isDone }: ImportLine): string {
   const entries = newFacts === 1 ? "1 entry" : `${newFacts} entries`;
   const what = state === "same" ? "all of it is here already" : state === "new" ? `new here, ${entries}` : `${entries} more than here`;
   const more = [
-    ...(otherwise > 0 ? [`${otherwise} read differently here, and stay as they are here`] : []),
+    ...(otherwise > 0
+      ? [
+          otherwise === 1
+            ? "1 entry reads otherwise here and stays as it is"
+            : `${otherwise} entries read otherwise here and stay as they are`,
+        ]
+      : []),
     ...(namesake ? ["somebody else here has that name"] : []),
   ];
   return [what, ...more].join("; ");
 }
+
+/** What asks for an eye stands first: refused, then differing, then new; who is here already last. */
+const rankOf = ({ problem, preview }: ImportLine): number => {
+  if (problem) return 0;
+  if (!preview) return 3;
+  if (preview.detailsDiffer || preview.otherwise > 0 || preview.namesake) return 1;
+  return preview.state === "same" ? 3 : 2;
+};
 
 /** The studio as a file and back: what is new, more or refused is said before anything is taken. */
 export function ArchiveCard({ isLead }: { isLead: boolean }) {
   const { state, read, take, stop, leave, change } = useImport();
   const router = useRouter();
   const { step, lines, problem, through } = state;
+  const inOrder = step === "preview" || step === "done" ? lines.toSorted((a, b) => rankOf(a) - rankOf(b)) : lines;
   const wanted = lines.filter(({ isWanted, problem: each }) => isWanted && each === null).length;
   return (
     <Card aria-label="Export and import">
@@ -69,7 +84,7 @@ export function ArchiveCard({ isLead }: { isLead: boolean }) {
           {problem && <Notice>{problem}</Notice>}
           {lines.length === 0 && step === "preview" && <p>There is no client in it.</p>}
           <ul aria-label="Clients of the archive" style={{ maxHeight: "44vh", overflow: "auto" }}>
-            {lines.map((line) => (
+            {inOrder.map((line) => (
               <li key={line.client.id} style={{ marginBottom: 8 }}>
                 {step === "preview" && line.problem === null && line.preview?.state !== "same" ? (
                   <CheckField
