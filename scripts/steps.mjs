@@ -157,6 +157,9 @@ export async function requireFreePort(port) {
     server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)))
   })
   if (!free) throw new Stop(`Port ${port} is taken by another program. Stop it, or choose another: PORT=${port + 1} npm run demo`)
+  // some ports belong to other trades, and no browser opens them (Fetch standard, "bad port")
+  const why = await fetch(`http://127.0.0.1:${port}`).then(() => '', (error) => error.cause?.message)
+  if (why === 'bad port') throw new Stop(`No browser opens port ${port}. Choose another: PORT=${port + 1} npm run demo`)
 }
 
 /** Prints what stopped a command and leaves; anything unexpected keeps its stack. */
