@@ -27,7 +27,7 @@ import { moveText } from "../text/decision-text";
 import { leverName, leverValueText } from "../text/lever-text";
 import { limitRuleText } from "../text/limit-text";
 import { presetName } from "../text/school-text";
-import { color } from "../theme/tokens";
+import { color, media } from "../theme/tokens";
 import { saveSvg, savePng } from "./save-stack";
 import type { Mark, TimeLine, Track } from "./time-line";
 
@@ -42,6 +42,13 @@ const Tracks = styled.div`
     display: block;
     color: ${color.inkSoft};
     font-size: 15px;
+  }
+  ${media.phone} {
+    grid-template-columns: minmax(0, 1fr);
+    .name small {
+      display: inline;
+      margin-left: 8px;
+    }
   }
 `;
 const HEIGHT_PX = 84;
