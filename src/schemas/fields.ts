@@ -32,14 +32,16 @@ export const instant = Joi.string()
     const at = Date.parse(value);
     return at >= Date.parse(YEARS.min) && at <= Date.parse(`${YEARS.max}T23:59:59Z`) ? value : helpers.error("day.none");
   });
-/** A zone that this machine's clock knows, like Europe/Oslo. */
+/** A zone by its name, like Europe/Oslo, that this machine's clock knows. */
 export const timeZone = Joi.string()
   .max(60)
+  .pattern(/^[A-Za-z]/)
   .custom((zone: string, helpers) => {
     try {
-      return new Intl.DateTimeFormat("en", { timeZone: zone }).resolvedOptions().timeZone === "" ? helpers.error("zone.unknown") : zone;
+      new Intl.DateTimeFormat("en", { timeZone: zone });
+      return zone;
     } catch {
-      return helpers.error("zone.unknown");
+      return helpers.error("any.only");
     }
   });
 export const side = Joi.string().valid("left", "right");

@@ -15,6 +15,7 @@ import {
 import { floorBatchSchema, floorEventSchema, MOST_EVENTS, sessionCorrectionSchema } from "./floor.schema";
 import { calmPoseSchema, clearanceSchema, liftSchema, newLimitSchema } from "./limit.schema";
 import { parse } from "./parse";
+import { studioSchema } from "./team.schema";
 import { decisionChoiceSchema, doseSchema, morningSchema, rungChoiceSchema } from "./plan.schema";
 import { ruleAsideSchema, screenPartSchema } from "./screen.schema";
 import { bandSchema, cushionSchema } from "./studio.schema";
@@ -358,4 +359,10 @@ test("every problem is told at once, with the bound it broke", () => {
     ["heightM", 2.2],
     ["massKg", 30],
   ]);
+});
+
+test("a studio's zone is one by name that the clock knows: an offset knows no summer", () => {
+  const isTaken = (timeZone: string): boolean => parse(studioSchema, { name: "Studio by the slip", timeZone }).ok;
+  for (const zone of ["Europe/Oslo", "Asia/Kolkata", "UTC"]) expect(isTaken(zone)).toBe(true);
+  for (const zone of ["+02:00", "Europe/Nowhere", ""]) expect(isTaken(zone)).toBe(false);
 });

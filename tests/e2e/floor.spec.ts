@@ -51,6 +51,8 @@ test("a whole session without a connection: fetched ahead, begun, done, reloaded
   await expect(page.getByRole("button", { name: "Kept" })).toBeVisible();
   await page.goto("/");
   await expect(page.getByText("All of today is on this tablet")).toBeVisible({ timeout: 30_000 });
+  const ahead = () => sql("select 1 from audit_event where verb = 'put-on-a-tablet'");
+  await expect.poll(async () => (await ahead()).length).toBeGreaterThan(0); // and by that nobody has looked
   await context.setOffline(true);
   await page
     .getByRole("region", { name: "Who comes today" })

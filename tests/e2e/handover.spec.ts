@@ -193,7 +193,7 @@ test("the studio's name and the words of its messages are the lead's; what may n
   await words.getByRole("button", { name: "Keep so" }).click();
   await expect(words.getByRole("alert")).toContainText("judges or promises");
   await field.fill("Morning {name}, five quiet minutes. {trainer}");
-  await expect(words).toContainText("Morning Runa, five quiet minutes.");
+  await expect(words).toContainText("Morning Anna, five quiet minutes. Studio above the chandlery, Ferry Row");
   await words.getByRole("button", { name: "Keep so" }).click();
   await expect(words.getByText("Kept.")).toBeVisible();
   await page.reload();

@@ -97,7 +97,7 @@ export function lookingBack(record: ClientRecord): LookingBack {
   });
   const apart = PROTOCOLS.flatMap((protocol): LookingBack["apart"] => {
     const now = sidesApart(protocol, findings);
-    if (now?.deficitFraction === undefined || now.deficitFraction === null) return [];
+    if (!now || now.deficitFraction === null) return [];
     const [firstLeft, firstRight] = [findingsOf(findings, protocol.id, "left")[0], findingsOf(findings, protocol.id, "right")[0]];
     const early = firstLeft && firstRight && (firstLeft.day > firstRight.day ? firstLeft.day : firstRight.day);
     const first =

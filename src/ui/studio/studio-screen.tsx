@@ -34,7 +34,7 @@ export function StudioScreen(props: {
       <Columns $template="minmax(0, 1.4fr) minmax(0, 1fr)" style={{ marginTop: 12 }}>
         <Stack>
           <TeamCard {...team} />
-          <WordsCard own={words} isLead={team.isLead} />
+          <WordsCard own={words} isLead={team.isLead} studioName={studioName} trainerName={names[team.self] ?? ""} />
           {team.isLead && <AuditCard audit={audit} names={names} />}
         </Stack>
         <Stack>

@@ -10,10 +10,11 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { templateName, templateWords, USUAL_WORDS } from "../text/message-text";
 
-const SAMPLE = { firstName: "Runa", trainerName: "Tove Lind", visit: "Tuesday 1 December at 09:00" };
+const SAMPLE = { firstName: "Anna", visit: "Tuesday at 09:00" };
 
 /** How the studio words what it sends; kept only as it may go out, and read as a client would. */
-export function WordsCard({ own, isLead }: { own: OwnWords; isLead: boolean }) {
+export function WordsCard(props: { own: OwnWords; isLead: boolean; studioName: string; trainerName: string }) {
+  const { own, isLead, studioName, trainerName } = props;
   const [template, setTemplate] = useState<WordedTemplate>("reminder");
   const [words, setWords] = useState(own[template] ?? USUAL_WORDS[template]);
   const [isKept, setKept] = useState(false);
@@ -48,7 +49,8 @@ export function WordsCard({ own, isLead }: { own: OwnWords; isLead: boolean }) {
           <TextField label="Words" long isReadOnly={!isLead} maxLength={MOST_WORDS.text} value={words} onChange={write} />
           <Soft>
             {placesOf(template).join(", ")} are filled in for each client. So it reads: “
-            {templateWords(template, SAMPLE, { [template]: words })}”
+            {templateWords(template, { ...SAMPLE, trainerName: template === "reminder" ? studioName : trainerName }, { [template]: words })}
+            ”
           </Soft>
           <Problem text={problem} />
           {isLead && (

@@ -35,15 +35,15 @@ export function templateWords(template: MessageTemplate, filling: Filling, own: 
 export function messageProblemText(problem: MessageProblem): string {
   switch (problem.code) {
     case "avoided":
-      return `Not sent: “${problem.words.join("”, “")}” judges or promises. Say what to do instead.`;
+      return `Not as it stands: “${problem.words.join("”, “")}” judges or promises. Say what to do instead.`;
     case "too-long":
-      return `Not sent: at most ${problem.most} characters this way.`;
+      return `Not as it stands: at most ${problem.most} characters this way.`;
     case "no-link":
-      return `Not sent: the link is missing. Put ${LINK} where it should stand.`;
+      return `Not as it stands: the link is missing. Put ${LINK} where it should stand.`;
     case "unknown-place":
-      return `Not sent: nothing is known to put at ${problem.place}.`;
+      return `Not as it stands: nothing is known to put at ${problem.place}.`;
     case "empty":
-      return "Not sent: there is nothing in it.";
+      return "There is nothing in it.";
     default:
       return unreachable(problem);
   }
