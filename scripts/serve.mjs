@@ -71,6 +71,15 @@ function setPolicy(request, response) {
   response.setHeader('content-security-policy', policyOf(nonce))
 }
 
+// documents this process is answering now: past a few it leaves a station's drawing to the device that asked (src/server/crowd.ts)
+let documentsNow = 0
+function countDocument(request, response) {
+  delete request.headers['x-documents-now']
+  if (request.method !== 'GET' || request.headers.rsc || !/^\/clients\/./.test(request.url)) return
+  request.headers['x-documents-now'] = String(++documentsNow)
+  response.once('close', () => documentsNow--)
+}
+
 async function serve() {
   const server = createServer()
   const app = next({ dev: isDev, dir: root, hostname, port, httpServer: server })
@@ -80,6 +89,7 @@ async function serve() {
   server.on('request', (request, response) => {
     request.headers['x-forwarded-for'] = addressOf(request)
     setPolicy(request, response)
+    countDocument(request, response)
     response.setHeader('x-content-type-options', 'nosniff')
     response.setHeader('referrer-policy', 'same-origin')
     response.setHeader('permissions-policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()')

@@ -43,7 +43,7 @@ function createAuth() {
     },
     telemetry: { enabled: false },
     rateLimit: { enabled: limited, storage: "database", window: 60, max: 100 },
-    advanced: { cookiePrefix: "ponderis", useSecureCookies: baseURL.startsWith("https:") },
+    advanced: { database: { joins: true }, cookiePrefix: "ponderis", useSecureCookies: baseURL.startsWith("https:") },
     hooks: {
       before: createAuthMiddleware(async (context) => {
         const attempt = attemptOf(context);

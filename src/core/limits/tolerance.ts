@@ -75,9 +75,14 @@ function later({ values, weights, asOf }: Tolerance, day: Day): Tolerance {
   const sd = (MODEL.driftSdPerWeek * Math.sqrt(days / 7)) / step;
   const half = Math.max(1, Math.ceil(3 * sd));
   const kernel = Array.from({ length: 2 * half + 1 }, (_, i) => Math.exp(-(((i - half) / sd) ** 2) / 2));
-  const spread = weights.map((_, i) =>
-    kernel.reduce((sum, part, k) => sum + part * (weights[Math.min(POINTS - 1, Math.max(0, i + k - half))] ?? 0), 0),
-  );
+  // loops, for this is asked hundreds of times for one page; past either end the last weight goes on
+  const wide = [...Array<number>(half).fill(weights[0] ?? 0), ...weights, ...Array<number>(half).fill(weights[POINTS - 1] ?? 0)];
+  const spread = new Array<number>(POINTS);
+  for (let i = 0; i < POINTS; i++) {
+    let sum = 0;
+    for (let k = 0; k <= 2 * half; k++) sum += kernel[k]! * wide[i + k]!;
+    spread[i] = sum;
+  }
   return { values, weights: normalized(spread), asOf: day };
 }
 

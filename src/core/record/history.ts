@@ -156,21 +156,24 @@ export function toldDoses(record: ClientRecord, subject: Subject, ceiling: Ceili
 /** What is believed of one ceiling, what it rests on, and what follows. */
 export interface LearntOf {
   ceiling: Ceiling;
-  belief: Tolerance;
+  /** Its value by the calm pose alone. */
+  calibrated: number;
   doses: readonly ToldDose[];
   proposal: ToleranceProposal;
 }
+/** The belief itself: long, and quickly computed anew where it is drawn. */
+export const beliefOf = ({ ceiling, calibrated, doses }: Pick<LearntOf, "ceiling" | "calibrated" | "doses">, today: Day): Tolerance =>
+  toleranceFrom({ calibrated, fromDay: ceiling.fromDay }, doses, today);
 /** The curve of one ceiling, learnt from every answered dose; its calm pose is where it starts. */
 function learntOf(record: ClientRecord, subject: Subject, ceiling: Ceiling, today: Day): LearntOf {
   const raisedBy = record.ceilings.find(({ id }) => id === ceiling.id)?.raisedBy ?? 1;
-  const doses = toldDoses(record, subject, ceiling).filter(({ day }) => day <= today);
-  const belief = toleranceFrom({ calibrated: ceiling.value / raisedBy, fromDay: ceiling.fromDay }, doses, today);
-  return {
+  const basis = {
     ceiling,
-    belief,
-    doses,
-    proposal: proposedCeiling(ceiling.value, belief, doses, { limitValue: limitOn(record, ceiling, today) }),
+    calibrated: ceiling.value / raisedBy,
+    doses: toldDoses(record, subject, ceiling).filter(({ day }) => day <= today),
   };
+  const proposal = proposedCeiling(ceiling.value, beliefOf(basis, today), basis.doses, { limitValue: limitOn(record, ceiling, today) });
+  return { ...basis, proposal };
 }
 /** The most a limit in force allows on a ceiling's own channel and side. */
 const limitOn = ({ limits }: Pick<ClientRecord, "limits">, { channel, side }: Ceiling, today: Day): number =>

@@ -8,7 +8,7 @@ import { type CeilingRow, confidenceOf } from "../../core/fit/ceiling-table";
 import { DEFAULT_KIT } from "../../core/fit/context";
 import { ADJUST_LIMITS, type Ceiling } from "../../core/limits/ceiling";
 import type { Day } from "../../core/day";
-import { firstProposal, type LearntOf } from "../../core/record/history";
+import { beliefOf, firstProposal, type LearntOf } from "../../core/record/history";
 import type { CalmPoseFact, CeilingFact } from "../../core/record/record";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { poseOf } from "../../core/templates/pose";
@@ -189,6 +189,7 @@ export function CeilingsCard(props: CeilingsCardProps) {
   const [adjusting, setAdjusting] = useState<Ceiling | null>(null);
   const [learning, setLearning] = useState<Ceiling | null>(null);
   const learnt = learning && props.learnt.find(({ ceiling }) => ceiling.id === learning.id);
+  const belief = learnt && beliefOf(learnt, props.today);
   const raising = useStep();
   const keyOf = ({ channel, side }: CeilingRow): string => `${channel} ${side}`;
   const inHand = rows.find((row) => keyOf(row) === chosen) ?? rows.find((row) => ceilingOf(row) !== null) ?? null;
@@ -293,11 +294,11 @@ export function CeilingsCard(props: CeilingsCardProps) {
         isOpen={learning !== null}
         onClose={() => setLearning(null)}
       >
-        {learnt && (
+        {learnt && belief && (
           <Stack $gap={8}>
-            <p>{learntText(learnt)}</p>
+            <p>{learntText(learnt, belief)}</p>
             <Suspense fallback={<Soft>Drawing</Soft>}>
-              <ToleranceCurve {...learnt} />
+              <ToleranceCurve ceiling={learnt.ceiling} belief={belief} doses={learnt.doses} />
             </Suspense>
           </Stack>
         )}

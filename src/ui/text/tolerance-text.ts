@@ -1,9 +1,9 @@
-import { quantile } from "../../core/limits/tolerance";
+import { quantile, type Tolerance } from "../../core/limits/tolerance";
 import type { LearntOf } from "../../core/record/history";
 import { percentRangeText, percentText } from "./quantity-text";
 
 /** What the mornings say of a ceiling, and what follows. */
-export function learntText({ ceiling, belief, doses, proposal }: LearntOf): string {
+export function learntText({ ceiling, doses, proposal }: LearntOf, belief: Tolerance): string {
   const [low, high] = [quantile(belief, 0.1), quantile(belief, 0.9)];
   const count = (of: string): number => doses.filter(({ response }) => response === of).length;
   const rests =

@@ -2,10 +2,12 @@ import type { Metadata } from "next";
 import type { ReactNode } from "react";
 import { asVariation } from "../../../core/catalogue/own";
 import { requireRecord } from "../../../server/record";
+import { isCrowded } from "../../../server/crowd";
 import { requireSignedIn } from "../../../server/session";
 import { KnowRows } from "../../../ui/catalogue/know-rows";
 import { ModelLinked } from "../../../ui/kit/why";
 import { Header } from "../../../ui/shell/header";
+import { Station } from "../../../ui/shell/station";
 import { ageOn } from "../../../ui/text/day-text";
 import { massText, statureText } from "../../../ui/text/quantity-text";
 import { ClientLimits } from "./client-limits";
@@ -35,7 +37,9 @@ export default async function ClientLayout({ params, children }: Props) {
         client={{ id: client.id, name: client.name, line: `${ageOn(client.birthYear, today)} y${size}` }}
       />
       <ClientLimits record={record} today={today} units={unitSystem} />
-      <ModelLinked href={`/clients/${client.id}/model`}>{children}</ModelLinked>
+      <ModelLinked href={`/clients/${client.id}/model`}>
+        <Station isLeftToDevice={await isCrowded()}>{children}</Station>
+      </ModelLinked>
     </KnowRows>
   );
 }

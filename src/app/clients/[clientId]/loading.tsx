@@ -1,10 +1,4 @@
-import { Page, Soft } from "../../../ui/kit/layout";
+import { Working } from "../../../ui/shell/station";
 
 /** Header and limits are there already; the station follows. */
-export default function Loading() {
-  return (
-    <Page aria-busy>
-      <Soft role="status">Working it out</Soft>
-    </Page>
-  );
-}
+export default Working;
