@@ -1,11 +1,15 @@
 import { defineConfig } from "@playwright/test";
+import { address } from "./tests/e2e/server";
 
-const port = Number(process.env["E2E_PORT"] ?? 4280);
-const address = `http://127.0.0.1:${port}`;
+/** It kills the database under everybody's feet. */
+const ALONE = /durability\.spec\.ts$/;
 
 export default defineConfig({
   testDir: "tests/e2e",
-  workers: 1,
+  projects: [
+    { name: "beside", testIgnore: ALONE },
+    { name: "alone", testMatch: ALONE, dependencies: ["beside"] },
+  ],
   maxFailures: 4,
   retries: 1, // what passes the second time is printed as flaky, and is to be looked at
   timeout: 180_000, // a busy machine is slow, not wrong

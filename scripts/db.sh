@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql
 # DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
 # a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
@@ -52,8 +52,8 @@ ensure_roles() {
     -c "alter role $APP set idle_in_transaction_session_timeout = '15s'"
   [ "$SUPER" != ponderis ] || sql -qd postgres -c "alter role ponderis password null"
 }
-ensure_db() {
-  [ "$(sql -qAtd postgres -c "select 1 from pg_database where datname='$1'")" = 1 ] || sql -qd postgres -c "create database \"$1\" owner $OWNER"
+ensure_db() { # NAME [LIKE]
+  [ "$(sql -qAtd postgres -c "select 1 from pg_database where datname='$1'")" = 1 ] || sql -qd postgres -c "create database \"$1\" owner $OWNER ${2:+template \"$2\"}"
   [ "$(sql -qAtd postgres -c "select pg_get_userbyid(datdba) from pg_database where datname='$1'")" = "$OWNER" ] || take_over "$1"
 }
 take_over() { # a database of the first releases, where the superuser owned the tables
@@ -122,10 +122,10 @@ case "${1:-start}" in
   url) url "$APP" "${2:-$DB_NAME}" ;;
   owner-url) url "$OWNER" "${2:-$DB_NAME}" ;;
   super-url) echo "postgresql://$SUPER@/${2:-$DB_NAME}?host=$SOCK&port=$PORT" ;; # for tests that look behind every policy
-  createdb) ensure_db "$2" ;;
+  createdb) ensure_db "$2" "${3:-}" ;;
   dropdb) sql -qd postgres -c "drop database if exists \"$2\" with (force)" ;;
   backup) backup "${2:-}" "${3:-}" ;;
   restore) restore "${2:-}" "${3:-}" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql" >&2; exit 2 ;;
 esac

@@ -70,9 +70,9 @@ export async function startDatabase(name, { fast = false, reset = false, port })
   })
   return {
     urls,
-    fresh: async (database) => {
+    fresh: async (database, ...like) => {
       await db(['dropdb', database], env)
-      await db(['createdb', database], env)
+      await db(['createdb', database, ...like], env)
       return urls(database)
     },
     stop: () => db(['stop'], env),

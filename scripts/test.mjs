@@ -4,6 +4,7 @@ import { existsSync } from 'node:fs'
 import { bin, buildApp, checkMachine, installPackages, leave, run, show, startDatabase, step, Stop } from './steps.mjs'
 
 const CHROMIUM = '/usr/bin/chromium-headless-shell'
+const BROWSERS = 2 // at once, each with a server and a copy of the demo's database (tests/e2e/server.ts)
 const browserOnly = process.argv[2] === 'browser'
 const specs = browserOnly ? process.argv.slice(3) : []
 
@@ -38,8 +39,11 @@ async function main() {
     else await checkSources(database)
     const env = await database.fresh('ponderis_e2e')
     await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
-    await step('Demo data', async () => { await run(bin('tsx'), ['src/data/demo/seed.ts'], env) })
-    await show(bin('playwright'), ['test', ...specs], env)
+    await step('Demo data', async () => {
+      await run(bin('tsx'), ['src/data/demo/seed.ts'], env)
+      for (let i = 0; i < BROWSERS; i++) await database.fresh(`ponderis_e2e_${i}`, 'ponderis_e2e')
+    })
+    await show(bin('playwright'), ['test', `--workers=${BROWSERS}`, ...specs], env)
   } finally {
     await database.stop()
   }

@@ -1,9 +1,16 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
 import { fileURLToPath } from "node:url";
 
-/** The built application, started and killed by the tests themselves: some of them kill it on purpose. */
+/**
+ * The built application, started and killed by the tests themselves: some of them kill it on purpose. Of the workers that
+ * run beside each other each has its own, on its own copy of the demo's database, which scripts/test.mjs made.
+ */
 const root = fileURLToPath(new URL("../..", import.meta.url));
-export const port = Number(process.env["E2E_PORT"] ?? 4280);
+const worker = process.env["TEST_PARALLEL_INDEX"] ?? "0";
+const port = Number(process.env["E2E_PORT"] ?? 4280) + Number(worker);
+const ownCopy = (url: string): string => url.replace("/ponderis_e2e", `/ponderis_e2e_${worker}`);
+/** What stands above every table, in this worker's database. */
+export const superUrl = ownCopy(process.env["DATABASE_SUPER_URL"] ?? "");
 export const address = `http://127.0.0.1:${port}`;
 let server: ChildProcess | null = null;
 
@@ -23,8 +30,8 @@ async function until(what: string, holds: () => Promise<boolean>): Promise<void>
 
 /** What the web process knows: not the owner of the tables, nor who stands above it. */
 function webEnvironment(): NodeJS.ProcessEnv {
-  const { DATABASE_OWNER_URL: _owner, DATABASE_SUPER_URL: _super, ...rest } = process.env;
-  return rest;
+  const { DATABASE_OWNER_URL: _owner, DATABASE_SUPER_URL: _super, DATABASE_URL = "", ...rest } = process.env;
+  return { ...rest, DATABASE_URL: ownCopy(DATABASE_URL) };
 }
 
 export async function startServer(): Promise<void> {

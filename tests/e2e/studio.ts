@@ -1,7 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import { type Cookie, expect, type Page, test as base } from "@playwright/test";
 import { Client as Postgres } from "pg";
-import { address, killServer, startServer } from "./server";
+import { address, killServer, startServer, superUrl } from "./server";
 
 /** Pages that fail a test on any console error, and a signed-in trainer. */
 export const test = base.extend<{ trainer: Page; complaints: string[] }, { server: void }>({
@@ -75,7 +75,7 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** What the database holds, behind every policy. */
 export async function sql<T extends object>(text: string, values: readonly unknown[] = []): Promise<T[]> {
-  const client = new Postgres({ connectionString: process.env["DATABASE_SUPER_URL"] });
+  const client = new Postgres({ connectionString: superUrl });
   await client.connect();
   try {
     return (await client.query<T>(text, [...values])).rows;
