@@ -25,6 +25,7 @@ function addressOf({ socket, headers }) {
 /** Why a request is turned away before anything reads it, or nothing. */
 function refusalOf({ method, headers, url }) {
   if (method === 'GET' || method === 'HEAD') return null
+  if (method !== 'POST' && !url.startsWith('/api/')) return 405 // a page is looked at, or takes a form
   const most = /^\/(api\/auth\/|sign-in)/.test(url) ? mostSignInBytes : /^\/api\/(letters|pictures)\//.test(url) ? mostLetterBytes : /^\/api\/import(\?|$)/.test(url) ? mostImportBytes : mostBytes
   if (headers['content-length'] === undefined) return method === 'DELETE' && headers['transfer-encoding'] === undefined ? null : 411 // one that brings nothing
   return Number(headers['content-length']) <= most ? null : 413
@@ -32,10 +33,12 @@ function refusalOf({ method, headers, url }) {
 
 // what a library prints of an error may hold what a person wrote: of an error only its name, code and id go to the log
 const say = console.error.bind(console)
-console.error = (...parts) => {
+console.error = console.warn = (...parts) => {
   const told = parts.map((part) => (part instanceof Error ? `${part.name} ${part.code ?? ''} ${part.digest ?? ''}` : typeof part === 'string' ? part.split('\n')[0].slice(0, 200) : ''))
   say(told.join(' ').trim())
 }
+
+const REFUSALS = { 405: 'method-not-allowed', 411: 'length-required', 413: 'too-large' }
 
 /** What is turned away is poured off unread before it is answered, so that the answer gets through; only so much of it. */
 function turnAway(request, response, status) {
@@ -46,7 +49,7 @@ function turnAway(request, response, status) {
   })
   request.on('end', () => {
     response.writeHead(status, { 'content-type': 'application/json', connection: 'close' })
-    response.end(JSON.stringify({ code: status === 413 ? 'too-large' : 'length-required' }))
+    response.end(JSON.stringify({ code: REFUSALS[status] }))
   })
 }
 
@@ -98,6 +101,7 @@ async function serve() {
     if (refusal === null) return handle(request, response)
     turnAway(request, response, refusal)
   })
+  if (!isDev) server.on('upgrade', (_request, socket) => socket.destroy()) // nothing here is anything but http; left alone it would stay open
   server.headersTimeout = 15_000
   server.requestTimeout = 30_000
   server.listen(port, hostname)

@@ -1,3 +1,4 @@
+import { connect } from "node:net";
 import { address, expect, expectAccessible, signIn, sql, test } from "./studio";
 
 test("another studio's client is not found, and its floor takes nothing", async ({ page }) => {
@@ -41,6 +42,23 @@ test("without signing in there is nothing but the sign-in page, under a strict c
   expect((await page.request.post("/api/floor", { data: [] })).status()).toBe(401);
 });
 
+test("a page is looked at or takes a form, and nothing but http stays open", async ({ trainer: page }) => {
+  for (const method of ["PUT", "PATCH", "DELETE"]) {
+    const answer = await page.request.fetch("/clients", { method, data: {}, maxRedirects: 0 });
+    expect([method, answer.status(), await answer.json()]).toEqual([method, 405, { code: "method-not-allowed" }]);
+  }
+  const { hostname, port } = new URL(address);
+  const openedAs = (path: string): Promise<string> =>
+    new Promise((resolve) => {
+      const socket = connect(Number(port), hostname, () =>
+        socket.write(`GET ${path} HTTP/1.1\r\nHost: x\r\nConnection: Upgrade\r\nUpgrade: websocket\r\n\r\n`),
+      );
+      socket.setTimeout(10_000, () => resolve("left open")).on("close", () => resolve("closed"));
+      socket.on("error", () => resolve("closed")).resume();
+    });
+  for (const path of ["/clients", "/_next/webpack-hmr"]) expect([path, await openedAs(path)]).toEqual([path, "closed"]);
+});
+
 test("the floor's door takes JSON of our own pages, of a bounded size, and nothing else", async ({ trainer: page }) => {
   const post = (data: string, headers: Record<string, string>) =>
     page.request.post("/api/floor", {
@@ -55,6 +73,7 @@ test("the floor's door takes JSON of our own pages, of a bounded size, and nothi
   expect((await post(empty, { "content-type": "text/plain" })).status()).toBe(415);
   expect((await post("{", {})).status()).toBe(400);
   expect((await post("[]", {})).status()).toBe(400);
+  expect(await (await post("[".repeat(1000) + "]".repeat(1000), {})).json()).toMatchObject({ code: "not-json" });
   const large = await post(`"${"a".repeat(10 * 1024 * 1024)}"`, {});
   expect([large.status(), (await large.body()).length < 200]).toEqual([413, true]);
 });

@@ -34,7 +34,7 @@ const Box = styled.div`
 `;
 const PROBLEMS: Record<SignInProblem, string> = {
   wrong: "That e-mail and password do not go together.",
-  "too-many": "Too many attempts for this e-mail. Wait five minutes and try again.",
+  "too-many": "Too many wrong attempts, for this e-mail or from this network. Wait a quarter of an hour and try again.",
 };
 
 export function SignInForm() {
