@@ -1,14 +1,14 @@
 import { defineConfig } from "@playwright/test";
 import { address } from "./tests/e2e/server";
 
-/** It kills the database under everybody's feet. */
+/** It kills the database under everybody's feet, and wants it as it was seeded: before all others. */
 const ALONE = /durability\.spec\.ts$/;
 
 export default defineConfig({
   testDir: "tests/e2e",
   projects: [
-    { name: "beside", testIgnore: ALONE },
-    { name: "alone", testMatch: ALONE, dependencies: ["beside"] },
+    { name: "alone", testMatch: ALONE },
+    { name: "beside", testIgnore: ALONE, dependencies: ["alone"] },
   ],
   maxFailures: 4,
   retries: 1, // what passes the second time is printed as flaky, and is to be looked at
