@@ -213,22 +213,40 @@ test("a client that a list shows is not thereby looked at, nor asked of the stud
   expect(await reads()).toBe(before);
 });
 
-test("of many documents asked for at once the last come as facts, which the device draws", async ({ trainer: page }) => {
+test("of many documents asked for at once the last come as facts, which the device draws, without a connection as well", async ({
+  trainer: page,
+  complaints,
+}) => {
   await openClient(page, "Maren Holt", "Fit");
-  const address = page.url();
+  const fit = page.url();
   const isDrawn = (html: string): boolean => html.includes('aria-label="Set-up"');
-  const answers = await Promise.all(Array.from({ length: 12 }, () => page.request.get(address)));
-  const documents = await Promise.all(answers.map(async (answer) => ({ headers: answer.headers(), body: await answer.text() })));
-  const left = documents.filter(({ body }) => !isDrawn(body));
+  const crowd = (): Promise<string[]> =>
+    Promise.all(Array.from({ length: 12 }, () => page.request.get(fit).then((answer) => answer.text())));
+  const documents = await crowd();
+  const left = documents.filter((html) => !isDrawn(html));
   expect(left.length).toBeGreaterThan(0);
   expect(left.length).toBeLessThan(documents.length);
-  for (const { body } of left) expect(body).toContain("Working it out");
-  expect(isDrawn(await (await page.request.get(address)).text())).toBe(true); // alone again
+  for (const html of left) expect(html).toContain("Working it out");
+  expect(isDrawn(await (await page.request.get(fit)).text())).toBe(true); // alone again
 
-  const { headers, body } = left[0]!;
-  const { "content-encoding": _coding, "content-length": _length, ...sent } = headers;
-  await page.route(address, (route) => route.fulfill({ headers: sent, body }), { times: 1 });
+  // a reload amid a crowd: what the tablet keeps of it are the facts
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  const kept = (): Promise<string> =>
+    page.evaluate(async () => (await (await caches.match(location.href, { ignoreVary: true }))?.text()) ?? "");
+  await expect
+    .poll(async () => {
+      await Promise.all([crowd(), page.reload()]);
+      const html = await kept();
+      return html !== "" && !isDrawn(html);
+    })
+    .toBe(true);
+  const drawing = page.getByRole("region", { name: "Set-up" }).locator("svg").first();
+  await expect(drawing).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  await page.context().setOffline(true);
   await page.reload();
-  await expect(page.getByRole("region", { name: "Set-up" }).locator("svg").first()).toBeVisible();
+  await expect(drawing).toBeVisible();
   await expect(page.getByRole("button", { name: /^Build/ })).toBeEnabled();
+  await page.context().setOffline(false);
+  complaints.length = 0; // that there was no connection
 });

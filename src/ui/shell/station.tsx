@@ -1,5 +1,6 @@
 "use client";
-import { type ReactNode, useSyncExternalStore } from "react";
+import type { ReactNode } from "react";
+import { useIsSSR } from "react-aria";
 import { Page, Soft } from "../kit/layout";
 
 /** In a station's place until it is there. */
@@ -9,14 +10,8 @@ export const Working = () => (
   </Page>
 );
 
-const never = () => () => undefined;
-
 /** A client's station under header and limits; left to the device where the server has too many to draw at once. */
 export function Station({ isLeftToDevice, children }: { isLeftToDevice: boolean; children: ReactNode }) {
-  const isDrawn = useSyncExternalStore(
-    never,
-    () => true,
-    () => !isLeftToDevice,
-  );
-  return isDrawn ? children : <Working />;
+  const isOnServer = useIsSSR(); // and while the device takes over what the server drew
+  return isOnServer && isLeftToDevice ? <Working /> : children;
 }
