@@ -11,7 +11,7 @@ import { type Form, leversOf, type OwnRange, settingProblems } from "../src/core
 import { type LeverId, LEVERS } from "../src/core/templates/lever";
 import type { Subject } from "../src/core/templates/template";
 import { type FitInput, type PlaceInput } from "../src/schemas/core-input.schema";
-import { carefulFrom, dayProblem } from "../src/core/screen/screen";
+import { carefulFrom, dayProblem, namedJoints } from "../src/core/screen/screen";
 import { findingIssues } from "./assess";
 import { answersFrom, kitFrom, schoolFrom, toldLimits } from "./told";
 import type { SubjectInput } from "../src/schemas/subject.schema";
@@ -121,6 +121,7 @@ export const fitIssues = (input: FitInput): Issue[] => {
     ...incrementIssues(input, subject),
     ...(Array.isArray(input.findings) ? findingIssues(input.findings, input.today) : []),
     ...conditionIssues(input),
+    ...(input.nothingHurts && (input.complaints ?? []).length > 0 ? [{ path: "nothingHurts", code: "any.contradiction" }] : []),
   ];
 };
 
@@ -135,6 +136,8 @@ export function contextFrom(input: FitInput): FitContext {
   return {
     subject,
     complaints: complaints.map((complaint, i) => ({ ...complaint, id: named(complaint.id, "complaint", i) })),
+    conditions: namedJoints(answersFrom(input)),
+    nothingHurts: input.nothingHurts ?? false,
     careful: complaints.some(({ site }) => isBack(site)) ? [...new Set([...careful, "back" as const])] : careful,
     limits: [
       ...(input.limits ?? []).map((limit, i) => ({ ...limit, id: named(limit.id, "limit", i) })),
@@ -143,7 +146,7 @@ export function contextFrom(input: FitInput): FitContext {
     ceilings: ceilingsFrom(subject, input).ceilings,
     unusable: [],
     calmLoads: input.calmLoads ?? {},
-    calmRows: [],
+    calmRows: input.calmRows ?? [],
     ownRange: input.ownRange ?? {},
     today: input.today,
     kit: kitFrom(input, input.increments),

@@ -2,7 +2,7 @@ import Joi from "joi";
 import type { Finding } from "../core/assess/finding";
 import { PROTOCOLS, SET_UP_KEYS, SET_UP_LIMITS, type SetUp } from "../core/assess/protocols.data";
 import { ADJUST_LIMITS } from "../core/limits/ceiling";
-import { type LimitedBy, SITES } from "../core/limits/complaint";
+import { type LimitedBy, MEASURED_SITES } from "../core/limits/complaint";
 import type { Side } from "../core/mechanics/channels";
 import { PAIN_SCALE } from "../core/progress/morning";
 import { channelSide, day, maybeWords, side, uuid, within } from "./fields";
@@ -55,7 +55,7 @@ export const calmSeatSchema = Joi.object<NewCalmSeat, true>({
   side: side.required(),
   heightM: within({ min: 0.2, max: 0.95 }).required(),
   limitedBy: Joi.string()
-    .valid(...SITES.filter((site) => site !== "other"))
+    .valid(...MEASURED_SITES)
     .required(),
 });
 export interface CalmSet {

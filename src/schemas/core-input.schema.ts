@@ -132,6 +132,10 @@ export interface FitInput extends Omit<SubjectInput, "leadSide">, ToldInput {
   pattern?: Pattern;
   patterns?: Pattern[];
   complaints?: Complaint[];
+  /** Asked, and nothing hurts: an empty list alone says that nobody asked. */
+  nothingHurts?: boolean;
+  /** Rows done as prescribed and answered calm, by id. */
+  calmRows?: string[];
   careful?: Careful[];
   limits?: Limit[];
   ceilings?: Ceiling[];
@@ -152,6 +156,8 @@ export const fitKeys = {
     .items(Joi.string().valid(...PATTERNS))
     .unique(),
   complaints: Joi.array().items(complaintSchema).max(50),
+  nothingHurts: Joi.boolean(),
+  calmRows: Joi.array().items(id).max(500),
   careful: Joi.array()
     .items(Joi.string().valid("back", "bone-thinning", "pregnancy"))
     .unique(),

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { SITES } from "../core/limits/complaint";
+import { MEASURED_SITES } from "../core/limits/complaint";
 import { CLINICIAN_ROLES } from "../core/limits/clinician";
 import { type Limit, LIMIT_BOUNDS, LIMIT_CHANNELS, type LimitRule, ROOM_BOUNDS } from "../core/limits/limit";
 import type { Clearance } from "../core/progress/warning";
@@ -62,7 +62,7 @@ export type NewCalmPose = Omit<CalmPoseFact, "day" | "massKg" | "bellyKg">;
 export const calmPoseKeys = {
   side: side.required(),
   limitedBy: Joi.string()
-    .valid(...SITES.filter((site) => site !== "other"))
+    .valid(...MEASURED_SITES)
     .required(),
   variationId: variationId.required(),
   setting: settingSchema.required(),

@@ -77,7 +77,6 @@ export const ownRowSchema = Joi.object<OwnRow>({
   easierCodes: Joi.array().items(code).unique().max(8).required(),
   harderCodes: Joi.array().items(code).unique().max(8).required(),
   dose: doseSchema.required(),
-  kneeBendsAtMostDeg: within({ min: 0, max: 170 }),
   startsBy: Joi.string().valid("lower", "rise").required(),
   traits: Joi.array()
     .items(Joi.string().valid(...TRAITS))

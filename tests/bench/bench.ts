@@ -43,6 +43,8 @@ function ceilings(): Ceiling[] {
 const CONTEXT: FitContext = {
   subject: SUBJECT,
   complaints: [],
+  conditions: [],
+  nothingHurts: false,
   careful: [],
   limits: [],
   ceilings: ceilings(),

@@ -129,8 +129,6 @@ export interface Variation extends Form {
   /** How many steps it lies above the easiest of its pattern: it ranks where no ceiling does. */
   ladderPlace: number;
   startsBy: "lower" | "rise";
-  /** Outside the model, the most it bends a knee by a published measure: a limit above that leaves it alone. */
-  kneeBendsAtMostDeg?: number;
   /** What the template cannot know of it. */
   traits: readonly Trait[];
   /** Known, and kept out of what this trade's clients do. */

@@ -2,11 +2,12 @@ import { EQUIPMENT, type Equipment } from "../catalogue/equipment";
 import type { Pattern, Variation } from "../catalogue/variation";
 import type { AssembledKit } from "./assemble";
 import type { Ceiling } from "../limits/ceiling";
-import type { Complaint } from "../limits/complaint";
+import type { Complaint, LimitedBy } from "../limits/complaint";
 import type { Day } from "../day";
 import type { DailyTask } from "./daily";
 import type { Limit } from "../limits/limit";
 import type { Careful, RailChannelId } from "../limits/rails";
+import type { ChannelSide } from "../mechanics/channels";
 import type { School } from "../school/school";
 import { LEVER_IDS, type LeverId, type LeverKind, LEVERS, type Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
@@ -37,10 +38,21 @@ export const EASE_ORDER: readonly LeverKind[] = ["load", "range", "support"];
 /** Between variations whose posture is assumed, a smaller difference than this is none. */
 export const SAME_BETWEEN_FRACTION = 0.2;
 
+/** A joint that a condition of the screen is about. */
+export interface NamedJoint {
+  condition: string;
+  site: LimitedBy;
+  side: ChannelSide;
+}
+
 /** Everything about one client today that decides what fits. */
 export interface FitContext {
   subject: Subject;
   complaints: readonly Complaint[];
+  /** Joints that a condition names, replaced, repaired, arthritic: measured like one that hurts, whether it does or not. */
+  conditions: readonly NamedJoint[];
+  /** The client was asked, and nothing hurts. Nobody asked is false, and opens nothing. */
+  nothingHurts: boolean;
   /** Why a low back is one to be careful with. */
   careful: readonly Careful[];
   limits: readonly Limit[];

@@ -54,6 +54,8 @@ export const kneeLimit = (mostDeg: number, more: Partial<Limit> = {}): Limit =>
 export const contextWith = (more: Partial<FitContext> = {}): FitContext => ({
   subject: SUBJECT,
   complaints: [complaint()],
+  conditions: [],
+  nothingHurts: false,
   careful: [],
   limits: [],
   ceilings: calmCeilings("kneecap", 0.58),

@@ -6,7 +6,8 @@ import { STRESS_PER_MOMENT_AT_90 } from "../mechanics/kneecap";
 import { startSetting } from "../templates/form";
 import type { Setting } from "../templates/lever";
 import { calmCeilings, complaint, contextWith, kneeLimit, limit, SUBJECT } from "./fit.fixture";
-import { glance, judge } from "./judge";
+import type { FitContext } from "./context";
+import { type Glance, glance, judge } from "./judge";
 import { tightest, usesOf } from "./use";
 
 const raised = variationById("raised-sit-to-stand");
@@ -267,7 +268,7 @@ test("a taller body at the same seat bends further, and its judgement follows", 
 });
 
 describe("room for the belly", () => {
-  const room = (leastDeg: number, reading: typeof glance = judge) =>
+  const room = (leastDeg: number, reading: (...of: [FitContext, Variation, Setting]) => Glance = judge) =>
     reading(contextWith({ limits: [limit({ kind: "room", leastDeg }, { side: "both" })] }), raised, even(0.6));
   const has = judge(contextWith(), raised, even(0.6)).demands.find(({ channel }) => channel === "bellyRoom")?.low ?? NaN;
   test("must not fall short, along the movement, in a search as in a full reading", () => {
@@ -308,12 +309,12 @@ describe("what the model does not know", () => {
     const instead = limit({ kind: "rows", codes: ["S21"], instead: ["X01"] }, { side: "both" });
     expect(on(unknown, { limits: [instead] })).toMatchObject({ state: "try", reasons: [{ because: "taken-instead" }] });
   });
-  test("leaves a limited joint alone where its own tags say so", () => {
+  test("a tag of little load says nothing of a bend: what no set-up tells is not read", () => {
     const knee = limit({ kind: "most", channel: "kneeFlexion", most: 90 }, { side: "both" });
     const on = (variation: Variation) => judge(contextWith({ limits: [knee] }), variation, {}).reasons.map(({ code }) => code);
-    expect(on(unmodelled(0, { trains: { calf: 2 } }))).not.toContain("limit-unread");
-    expect(on(unmodelled(0, { trains: { "knee-range": 2 } }))).toContain("limit-unread");
-    expect(on(unmodelled(1))).toContain("limit-unread");
+    expect(on(unmodelled(0, { trains: { calf: 2 } }))).toContain("limit-unread");
+    expect(on(unmodelled(0, { basedOn: "C08" }))).not.toContain("limit-unread");
+    expect(on(unmodelled(0, { basedOn: "T08" }))).toContain("over-limit");
   });
   test("is never open, and a limit it cannot be read against is said", () => {
     expect(judge(contextWith(), unknown, {})).toMatchObject({
@@ -404,9 +405,11 @@ describe("what a ceiling speaks for", () => {
     judge(contextWith({ complaints: complaints.map((more) => complaint(more)), ceilings }), variation, setting).reasons.map(
       ({ code }) => code,
     );
-  test("is its own side, or both where a complaint has both", () => {
+  test("is its own side; of a complaint on both it takes both", () => {
     expect(codes([{ side: "right" }])).not.toContain("complaint-unmeasured");
-    expect(codes([{ side: "both" }])).not.toContain("complaint-unmeasured");
+    expect(codes([{ side: "both" }])).toContain("complaint-unmeasured");
+    const other = calmCeilings("kneecap", 0.58).map((each) => ({ ...each, id: "other", side: "left" as const }));
+    expect(codes([{ side: "both" }], [...calmCeilings("kneecap", 0.58), ...other])).not.toContain("complaint-unmeasured");
     expect(codes([{ side: "left" }])).toContain("complaint-unmeasured");
     expect(codes([{ site: "hip" }])).toContain("complaint-unmeasured");
   });
@@ -439,10 +442,10 @@ test("a load that is no counterweight is none, and a lying body cannot fall over
 });
 
 test("a search reads the headline alone, and only what may close", () => {
-  const { demands } = glance(contextWith(), raised, { seatHeightM: 0.6 });
+  const { demands } = glance(contextWith(), raised, { seatHeightM: 0.6 }, "headline");
   const whole = judge(contextWith(), raised, { seatHeightM: 0.6 }).demands;
   expect(demands.length).toBeLessThan(whole.length);
-  const held = glance(contextWith(), pole, { seatHeightM: 0.6, handForceN: 98.1, shareFraction: 0.5 }).demands.find(
+  const held = glance(contextWith(), pole, { seatHeightM: 0.6, handForceN: 98.1, shareFraction: 0.5 }, "headline").demands.find(
     ({ channel }) => channel === "kneeMoment",
   );
   expect(held?.low).toBe(held?.high);

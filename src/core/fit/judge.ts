@@ -1,18 +1,27 @@
 import { type Equipment, onHand } from "../catalogue/equipment";
 import { ruledAs, traitsOfRow } from "../catalogue/traits";
 import type { Tags, Variation } from "../catalogue/variation";
-import { type CeilingChannelId, type ChannelSide, type Demand, LOAD_CHANNELS, type NumberChannelId } from "../mechanics/channels";
-import { type Complaint, SPEAKS_FOR, type Site } from "../limits/complaint";
-import { bindingLimits, type Limit, type LimitChannelId } from "../limits/limit";
+import {
+  type CeilingChannelId,
+  type ChannelSide,
+  type Demand,
+  LOAD_CHANNELS,
+  type NumberChannelId,
+  type Side,
+} from "../mechanics/channels";
+import { isMeasuredSite, isSparedSite, type LimitedBy, type Site, SPEAKS_FOR } from "../limits/complaint";
+import { bindingLimits, type LimitChannelId } from "../limits/limit";
+import { LOADS_SITE } from "../limits/spared.data";
 import { BACK_ACTION_N, backRailN, RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
 import { oncePer } from "../once";
 import { leftOutBy } from "../school/school";
 import { ask, type Asked, HEADLINE, WHOLE, type Wanted } from "../templates/ask";
-import { templateOf } from "../templates/form";
+import { isLoad, templateOf } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
 import { assembledFor } from "./assemble";
-import { asksLittle, leavesAlone, rankOf, rankOn } from "./by-tags";
+import { type BoundChannel, boundRead, isDrillOf } from "./bound-read";
+import { asksLittle, rankOf, rankOn } from "./by-tags";
 import type { FitContext } from "./context";
 import { tightest, type Use, usesOf } from "./use";
 
@@ -23,6 +32,7 @@ export type FitReason =
   | { code: "room-short"; limitId: string; valueDeg: number; leastDeg: number }
   | { code: "never"; limitId: string; what: Trait }
   | { code: "limit-unread"; limitId: string }
+  | { code: "spared"; complaintId: string; site: Site; side: ChannelSide }
   | { code: "not-for"; limitId: string; instead: readonly string[] }
   | { code: "school"; axisId: string; positionId: string; instead: readonly string[] }
   | { code: "retired" | "kept-out" }
@@ -34,8 +44,9 @@ export type FitReason =
   | { code: "over-ceiling" | "straddles-ceiling" | "under-ceilings"; use: Use }
   | { code: "no-ceiling" }
   | { code: "not-in-the-model" | "calm-before" }
-  | { code: "ladder-and-trial"; because: "asks-little" | "easier-was-calm" | "taken-instead" }
+  | { code: "ladder-and-trial"; because: "asks-little" | "easier-was-calm" | "taken-instead" | "nothing-hurts" | "place-unknown" }
   | { code: "complaint-unmeasured"; complaintId: string; site: Site; side: ChannelSide }
+  | { code: "condition-unmeasured"; condition: string; site: Site; side: ChannelSide }
   | { code: "ceiling-unread" | "ceiling-unusable"; ceilingId: string; channel: CeilingChannelId; side: ChannelSide }
   | { code: "kneecap-past-90" }
   | { code: "ankle-at-its-limit" }
@@ -69,23 +80,33 @@ const SLACK = 1e-6;
 function limitReasons(
   { limits, today, subject }: FitContext,
   variation: Variation,
+  setting: Setting,
   asked: Extract<Asked, { ok: true }>,
   traitsOfIt: () => readonly Trait[],
 ): FitReason[] {
+  const read = (channel: BoundChannel, side: ChannelSide) => boundRead(variation, setting, asked, channel, side, subject.body.massKg);
   return bindingLimits(limits, today).flatMap((limit): FitReason[] => {
-    const { rule, id: limitId } = limit;
+    const { rule, id: limitId, side, owner } = limit;
     switch (rule.kind) {
-      case "most":
-        return overLimit(limit, rule, variation, asked);
+      case "most": {
+        const { channel, most } = rule;
+        if (owner.kind === "measure" && owner.name === "tuck" && !ON_FEET.includes(variation.tags.position)) return [];
+        const found = read(channel, side);
+        if (found.known && found.high <= most + SLACK) return [];
+        // a drill goes to the end of the client's own range and stops there; what a person said has to be asked
+        if (isDrillOf(variation, channel)) return owner.kind === "measure" ? [] : [{ code: "limit-unread", limitId }];
+        if (!found.known) return [{ code: "limit-unread", limitId }];
+        return [{ code: "over-limit", limitId, channel, side: found.side, value: found.high, most }];
+      }
       case "room": {
-        const room = asked.demands.find(({ channel }) => channel === "bellyRoom");
-        if (!room) return asked.isUnmodelled && !leavesAlone(variation, "bellyRoom") ? [{ code: "limit-unread", limitId }] : [];
-        return room.low >= rule.leastDeg - SLACK ? [] : [{ code: "room-short", limitId, valueDeg: room.low, leastDeg: rule.leastDeg }];
+        const found = read("bellyRoom", "both");
+        if (!found.known) return [{ code: "limit-unread", limitId }];
+        return found.low >= rule.leastDeg - SLACK ? [] : [{ code: "room-short", limitId, valueDeg: found.low, leastDeg: rule.leastDeg }];
       }
       case "never":
         return traitsOfIt().includes(rule.what) ? [{ code: "never", limitId, what: rule.what }] : [];
       case "rows": {
-        const isOthers = variation.tags.legs === "one" && limit.side !== "both" && limit.side !== subject.leadSide;
+        const isOthers = variation.tags.legs === "one" && side !== "both" && side !== subject.leadSide;
         return rule.codes.includes(ruledAs(variation)) && !isOthers ? [{ code: "not-for", limitId, instead: rule.instead }] : [];
       }
       case "own-words":
@@ -94,21 +115,16 @@ function limitReasons(
   });
 }
 
-/** A bound holds for the high end of what a channel may come to, on the side it names, the rear leg like the front. */
-function overLimit(
-  { id: limitId, side, owner }: Limit,
-  { channel, most }: { channel: LimitChannelId; most: number },
-  variation: Variation,
-  asked: Extract<Asked, { ok: true }>,
-): FitReason[] {
-  // a drill goes to the end of the client's own range and stops there; what a person said has to be asked
-  if (asked.isUnmodelled)
-    return owner.kind === "measure" || leavesAlone(variation, channel, most) ? [] : [{ code: "limit-unread", limitId }];
-  const bound = asked.demands.filter((d) => d.channel === channel && (side === "both" || d.side === "both" || d.side === side));
-  const worst = bound.toSorted((a, b) => b.high - a.high)[0];
-  if (!worst || worst.high <= most + SLACK) return [];
-  return [{ code: "over-limit", limitId, channel, side: worst.side, value: worst.high, most }];
-}
+/** A pelvis tucks at the bottom of a squat: sitting, lying and on hands and knees that measure says nothing. */
+const ON_FEET: readonly Tags["position"][] = ["standing", "any"];
+
+/** Rows that load what hurts where no ceiling could say how much: closed until one was calm. */
+const sparedReasons = ({ complaints, calmRows }: FitContext, variation: Variation): FitReason[] =>
+  complaints.flatMap(({ id: complaintId, site, side }): FitReason[] =>
+    isSparedSite(site) && LOADS_SITE[site].includes(ruledAs(variation)) && !calmRows.includes(variation.id)
+      ? [{ code: "spared", complaintId, site, side }]
+      : [],
+  );
 
 /** A foot that lands is impact, whatever the row says, unless the row sets it down slowly. */
 const LANDS_FROM_RANK = 2;
@@ -160,51 +176,95 @@ function counterweightReason({ subject }: FitContext, variation: Variation, sett
   return without.ok ? [] : [{ code: "counterweight", loadKg }];
 }
 
+/** A joint that must be measured before anything that asks something of it is open: it hurts, or a condition names it. */
+interface Sore {
+  site: LimitedBy;
+  side: ChannelSide;
+  unmeasured: FitReason;
+}
+const soreOf = ({ complaints, conditions }: FitContext): Sore[] => [
+  ...complaints.flatMap(({ id: complaintId, site, side }): Sore[] =>
+    isMeasuredSite(site) ? [{ site, side, unmeasured: { code: "complaint-unmeasured", complaintId, site, side } }] : [],
+  ),
+  ...conditions.map(({ condition, site, side }): Sore => ({
+    site,
+    side,
+    unmeasured: { code: "condition-unmeasured", condition, site, side },
+  })),
+];
+
 /** What nobody has measured that this set-up asks about. */
 function unmeasured(
   context: FitContext,
   variation: Variation,
+  setting: Setting,
   uses: readonly Use[],
   unread: FitContext["ceilings"],
   asked: Extract<Asked, { ok: true }>,
 ): FitReason[] {
-  const { ceilings, complaints, unusable } = context;
-  if (asked.isUnmodelled) return [outsideTheModel(context, variation)];
-  if (ceilings.length === 0 && unusable.length === 0) return [{ code: "no-ceiling" }];
-  return [
+  const { ceilings, complaints, unusable, nothingHurts, calmRows } = context;
+  const sore = soreOf(context);
+  // of a place that nobody named it is not known what loads it
+  const ofOther: FitReason[] =
+    complaints.some(({ site }) => site === "other") && !calmRows.includes(variation.id)
+      ? [{ code: "ladder-and-trial", because: "place-unknown" }]
+      : [];
+  if (asked.isUnmodelled) return [outsideTheModel(context, sore, variation)];
+  if (ceilings.length === 0 && unusable.length === 0) {
+    if (sore.length > 0 || (complaints.length === 0 && !nothingHurts)) return [{ code: "no-ceiling" }];
+    return [byCalmSets(context, variation, setting)];
+  }
+  const found = [
     ...unusable.map(({ ceiling: { id, channel, side } }): FitReason => ({ code: "ceiling-unusable", ceilingId: id, channel, side })),
     ...unread.map(({ id, channel, side }): FitReason =>
       rankOn(variation.tags, channel) === 0
         ? { code: "ladder-and-trial", because: "asks-little" }
         : { code: "ceiling-unread", ceilingId: id, channel, side },
     ),
-    ...complaints
-      .filter((complaint) => !speaksFor(complaint, variation.tags, uses, ceilings))
-      .map(({ id, site, side }): FitReason => ({
-        code: "complaint-unmeasured",
-        complaintId: id,
-        site,
-        side,
-      })),
+    ...sore.filter((each) => !speaksFor(each, variation.tags, uses, ceilings)).map((each) => each.unmeasured),
+    ...ofOther,
   ];
+  return found.length > 0 || uses.length > 0 ? found : [{ code: "no-ceiling" }];
+}
+/** Nothing to measure on: one light set that stayed calm stands where a calm pose would, and no load beyond it. */
+function byCalmSets({ calmRows, calmLoads }: FitContext, { id, pattern }: Variation, setting: Setting): FitReason {
+  const isNewLoad = (Object.entries(setting) as [LeverId, number][]).some(
+    ([lever, value]) => isLoad(lever) && value > (calmLoads[pattern]?.[lever] ?? 0) + SLACK,
+  );
+  return calmRows.includes(id) && !isNewLoad ? { code: "calm-before" } : { code: "ladder-and-trial", because: "nothing-hurts" };
 }
 /** Where the model is silent the handbook's ladder and a trial dose choose: what was calm, what follows it, what asks little. */
-function outsideTheModel({ complaints, calmRows, limits, today }: FitContext, { id, code, easier, tags }: Variation): FitReason {
+function outsideTheModel(
+  { complaints, calmRows, limits, today }: FitContext,
+  sore: readonly Sore[],
+  { id, code, easier, tags }: Variation,
+): FitReason {
   if (calmRows.includes(id)) return { code: "calm-before" };
   if (easier.some((below) => calmRows.includes(below))) return { code: "ladder-and-trial", because: "easier-was-calm" };
-  if (asksLittle(complaints, tags)) return { code: "ladder-and-trial", because: "asks-little" };
+  if (asksLittle([...complaints, ...sore], tags)) return { code: "ladder-and-trial", because: "asks-little" };
   const isInstead = bindingLimits(limits, today).some(({ rule }) => rule.kind === "rows" && rule.instead.includes(code));
   return isInstead ? { code: "ladder-and-trial", because: "taken-instead" } : { code: "not-in-the-model" };
 }
 
-/** Something measured on that site and side: read here, or of a row that asks nothing of it. A trunk's lean means nothing lying down. */
-function speaksFor({ site, side }: Complaint, tags: Tags, uses: readonly Use[], ceilings: FitContext["ceilings"]): boolean {
+const BOTH: readonly Side[] = ["left", "right"];
+/**
+ * Something measured on that site and on each of its sides: read here, or of a row that asks nothing of it. One leg says
+ * nothing about the other. A trunk's lean means nothing lying down.
+ */
+function speaksFor(
+  { site, side }: Pick<Sore, "site" | "side">,
+  tags: Tags,
+  uses: readonly Use[],
+  ceilings: FitContext["ceilings"],
+): boolean {
   const channels: readonly NumberChannelId[] = SPEAKS_FOR[site];
-  if (channels.length === 0) return true;
-  const isOf = (each: { channel: NumberChannelId; side: ChannelSide }): boolean =>
-    channels.includes(each.channel) && (side === "both" || each.side === "both" || each.side === side);
-  if (uses.some(isOf)) return true;
-  return ceilings.some((ceiling) => isOf(ceiling) && (ceiling.channel === "trunkLean" || rankOf(tags, site) === 0));
+  const isRead = (each: { channel: NumberChannelId; side: ChannelSide }, own: ChannelSide): boolean =>
+    channels.includes(each.channel) && (each.side === "both" || each.side === own);
+  return (side === "both" ? BOTH : [side]).every(
+    (own) =>
+      uses.some((use) => isRead(use, own)) ||
+      ceilings.some((ceiling) => isRead(ceiling, own) && (ceiling.channel === "trunkLean" || rankOf(tags, site) === 0)),
+  );
 }
 
 function ceilingReason(uses: readonly Use[]): FitReason | null {
@@ -245,6 +305,7 @@ const ofRow = oncePer((context: FitContext) =>
         ...(variation.isRetired ? [{ code: "retired" as const }] : []),
         ...(variation.isKeptOut ? [{ code: "kept-out" as const }] : []),
         ...schoolReasons(context, variation),
+        ...sparedReasons(context, variation),
       ] satisfies FitReason[],
       missing: (missing.length > 0 ? [{ code: "equipment-missing" as const, equipment: missing }] : []) satisfies FitReason[],
       standIns: standIns.map((each): FitReason => ({ code: "stand-in", ...each })),
@@ -257,7 +318,7 @@ function read(context: FitContext, variation: Variation, setting: Setting, wante
   const asked = ask(context.subject, variation, setting, wanted);
   if (!asked.ok) return asked;
   const row = ofRow(context)(variation);
-  const limited = limitReasons(context, variation, asked, () => traitsOf(asked, variation, row.traits));
+  const limited = limitReasons(context, variation, setting, asked, () => traitsOf(asked, variation, row.traits));
   const forbidden = limited.filter(({ code }) => code !== "limit-unread");
   const closing: FitReason[] = [
     ...forbidden,
@@ -282,9 +343,12 @@ function impossible(reason: string) {
   return { blocked: true, isPossible: false, closing: reasons, reasons, demands: [], tightest: null };
 }
 
-/** What can close a set-up, at its headline: what a search asks, many times over. */
-export function glance(context: FitContext, variation: Variation, setting: Setting): Glance {
-  const found = read(context, variation, setting, { channels: channelsThatClose(context), ...HEADLINE });
+/**
+ * What can close a set-up, over its whole range as in a full judgement. At the headline alone, as a search looks first, it
+ * passes whatever the whole range passes, and sometimes more.
+ */
+export function glance(context: FitContext, variation: Variation, setting: Setting, at: "whole" | "headline" = "whole"): Glance {
+  const found = read(context, variation, setting, { channels: channelsThatClose(context), ...(at === "whole" ? WHOLE : HEADLINE) });
   return found.ok ? found.glanced : impossible(found.reason);
 }
 
@@ -301,7 +365,7 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
   const open: FitReason[] = [
     ...(byCeiling?.code === "over-ceiling" ? [byCeiling] : []),
     ...limited.filter(({ code }) => code === "limit-unread"),
-    ...unmeasured(context, variation, uses, unread, asked),
+    ...unmeasured(context, variation, setting, uses, unread, asked),
     ...(byCeiling && byCeiling.code !== "over-ceiling" ? [byCeiling] : []),
   ];
   const reasons = [...glanced.closing, ...open, ...found.standIns, ...notesOf(context, asked, uses)] as [FitReason, ...FitReason[]];
@@ -320,6 +384,7 @@ function stateOf({ code }: FitReason): CandidateState {
     case "not-in-the-model":
     case "limit-unread":
     case "complaint-unmeasured":
+    case "condition-unmeasured":
     case "ceiling-unread":
     case "ceiling-unusable":
       return "not-measured";

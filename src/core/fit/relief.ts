@@ -77,7 +77,7 @@ function solvedFor(context: FitContext, row: Variation, setting: Setting, lever:
   if (!range) return null;
   const tried = valuesOn(context, row, range).flatMap((value) => {
     const at = withLever(setting, lever, value);
-    const demand = askedOn(glance(context, row, at), watched);
+    const demand = askedOn(glance(context, row, at, "headline"), watched);
     return Number.isNaN(demand) ? [] : [{ setting: at, demand }];
   });
   const under = tried.filter(({ demand }) => demand <= most * (1 + 1e-9));

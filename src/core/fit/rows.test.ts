@@ -114,6 +114,6 @@ test("every condition leaves something in every pattern, or the pattern's rows s
 test("a limit on the knee's bend leaves walking alone while it is above what walking bends, and not below", () => {
   const at = (most: number) =>
     judge(contextWith({ limits: [kneeLimit(most)] }), variationById("walking"), { setS: 300 }).reasons.map(({ code }) => code);
-  expect(at(95)).not.toContain("limit-unread");
-  expect(at(85)).toContain("limit-unread");
+  expect(at(95)).not.toContain("over-limit");
+  expect(at(85)).toContain("over-limit");
 });

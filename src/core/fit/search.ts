@@ -38,17 +38,22 @@ export interface Standing {
 interface Row {
   context: FitContext;
   variation: Variation;
+  /** Over the whole range: what a judgement will say. */
   glanceAt: (setting: Setting) => Glance;
+  /** At the headline: quicker, and never stricter. */
+  quickAt: (setting: Setting) => Glance;
 }
 function rowOf(context: FitContext, variation: Variation): Row {
-  const known = new Map<string, Glance>();
-  const glanceAt = (setting: Setting): Glance => {
-    const key = variation.levers.map(({ lever }) => setting[lever]).join(" ");
-    const found = known.get(key) ?? glance(context, variation, setting);
-    known.set(key, found);
-    return found;
+  const remembered = (at: "whole" | "headline") => {
+    const known = new Map<string, Glance>();
+    return (setting: Setting): Glance => {
+      const key = variation.levers.map(({ lever }) => setting[lever]).join(" ");
+      const found = known.get(key) ?? glance(context, variation, setting, at);
+      known.set(key, found);
+      return found;
+    };
   };
-  return { context, variation, glanceAt };
+  return { context, variation, glanceAt: remembered("whole"), quickAt: remembered("headline") };
 }
 
 /**
@@ -63,10 +68,34 @@ export const hardestWithin = (
   useFraction: number,
 ): number | null => hardestOf(rowOf(context, variation), setting, range, useFraction);
 
-function hardestOf({ context, variation, glanceAt }: Row, setting: Setting, range: OwnRange, useFraction: number): number | null {
-  const values = allowedOn(context, variation, range);
-  const at = (value: number): Glance => glanceAt(withLever(setting, range.lever, value));
-  return values[countHolding(values, (value) => isWithin(at(value), useFraction)) - 1] ?? null;
+function hardestOf(row: Row, setting: Setting, range: OwnRange, useFraction: number): number | null {
+  const values = allowedOn(row.context, row.variation, range);
+  const holds = (value: number, at: Row["glanceAt"]): boolean => isWithin(at(withLever(setting, range.lever, value)), useFraction);
+  // the headline narrows it down; what it passes is looked at whole, and so is what lies below
+  const quick = values.slice(
+    0,
+    countHolding(values, (value) => holds(value, row.quickAt)),
+  );
+  const last = quick.at(-1);
+  if (last !== undefined && holds(last, row.glanceAt)) return last;
+  const whole = quick[countHolding(quick, (value) => holds(value, row.glanceAt)) - 1];
+  if (whole !== undefined) return whole;
+  // what is over a ceiling at its easy end gets no easier; a limit may bind there and let go further on
+  const easiest = values.map((value) => row.quickAt(withLever(setting, range.lever, value))).find(({ isPossible }) => isPossible);
+  const isOver = !easiest || (easiest.tightest !== null && !(easiest.tightest.head <= useFraction));
+  return isOver ? null : hardestAmong(values, (value) => holds(value, row.glanceAt));
+}
+/** Of so many places the hardest that holds, and whatever goes on from it. */
+const PLACES = 12;
+function hardestAmong(values: readonly number[], holds: (value: number) => boolean): number | null {
+  const step = Math.max(1, Math.ceil(values.length / PLACES));
+  for (let i = values.length - 1; i >= 0; i -= step) {
+    if (!holds(values[i] ?? NaN)) continue;
+    let last = i;
+    while (last + 1 < values.length && holds(values[last + 1] ?? NaN)) last++;
+    return values[last] ?? null;
+  }
+  return null;
 }
 
 /** What a search may try: a load never above what was calm in this pattern, or where the row starts. */
@@ -172,7 +201,7 @@ export function fitVariation(context: FitContext, variation: Variation, known: S
     return { ...judgement, variationId: variation.id, setting, opening: openingOf(row, judgement, start) };
   };
   if (variation.template === "no-model") return at(start);
-  const atStart = row.glanceAt(start);
+  const atStart = row.quickAt(start);
   if (atStart.closing.some((reason) => closesWhole(reason, variation))) return at(start);
   const isMeasured = atStart.tightest !== null;
   return at(isMeasured ? solveSetting(row, start, context.targetUseFraction).setting : easiestSetting(row, start));

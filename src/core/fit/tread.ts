@@ -56,8 +56,9 @@ export const placeWith = ({ variationId, setting }: Place, { lever, to }: { leve
 });
 export const judgePlace = (context: FitContext, { variationId, setting }: Place): Judgement =>
   judge(context, variationById(variationId), setting, "closing");
+/** What it asks at the headline; what closes it is a judgement's to say. */
 export const glanceAt = (context: FitContext, { variationId, setting }: Place): Glance =>
-  glance(context, variationById(variationId), setting);
+  glance(context, variationById(variationId), setting, "headline");
 
 /** The foot of a stair: a place as it stands. */
 export const footAt = (context: FitContext, place: Place): Tread => ({

@@ -1,28 +1,43 @@
 import type { CeilingChannelId, ChannelSide, Side } from "../mechanics/channels";
 
-/** What may hurt, as far as a ceiling can speak for it. */
-export const SITES = ["kneecap", "knee", "hip", "low-back", "back-bend", "other"] as const;
+/** What may hurt where a ceiling can speak for it: what a client was limited by at the calm pose, and nothing else. */
+export const MEASURED_SITES = ["kneecap", "knee", "hip", "low-back", "back-bend"] as const;
+export type LimitedBy = (typeof MEASURED_SITES)[number];
+/** What no ceiling speaks for: the rows that load it stay closed until they were calm (docs/sources.md). */
+export const SPARED_SITES = [
+  "ankle",
+  "foot",
+  "side-hip",
+  "groin",
+  "pelvis",
+  "upper-back",
+  "neck",
+  "shoulder",
+  "elbow",
+  "wrist-hand",
+  "belly",
+] as const;
+export type SparedSite = (typeof SPARED_SITES)[number];
+export const SITES = [...MEASURED_SITES, ...SPARED_SITES, "other"] as const;
 export type Site = (typeof SITES)[number];
-/** What a client was limited by at the calm pose: the only channels it sets a ceiling on. */
-export type LimitedBy = Exclude<Site, "other">;
+export const isMeasuredSite = (site: Site): site is LimitedBy => (MEASURED_SITES as readonly Site[]).includes(site);
+export const isSparedSite = (site: Site): site is SparedSite => (SPARED_SITES as readonly Site[]).includes(site);
 
 /** The channels of a site. A back that bending hurts is capped on the bends as well: force alone does not forbid. */
-export const CHANNELS_OF_SITE: Readonly<Record<Site, readonly CeilingChannelId[]>> = {
+export const CHANNELS_OF_SITE: Readonly<Record<LimitedBy, readonly CeilingChannelId[]>> = {
   kneecap: ["kneecapStress"],
   knee: ["kneeMoment"],
   hip: ["hipMoment"],
   "low-back": ["lowBackCompression"],
   "back-bend": ["lowBackCompression", "trunkLean", "hipFlexion"],
-  other: [],
 };
 /** Any of these measured is something known about the site. */
-export const SPEAKS_FOR: Readonly<Record<Site, readonly CeilingChannelId[]>> = {
+export const SPEAKS_FOR: Readonly<Record<LimitedBy, readonly CeilingChannelId[]>> = {
   kneecap: ["kneecapStress", "kneeMoment"],
   knee: ["kneecapStress", "kneeMoment"],
   hip: ["hipMoment"],
   "low-back": ["lowBackCompression", "trunkLean"],
   "back-bend": ["trunkLean"],
-  other: [],
 };
 export const isBack = (site: Site): boolean => site === "low-back" || site === "back-bend";
 

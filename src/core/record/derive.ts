@@ -15,7 +15,7 @@ import { isHarder, parametersOf, templateOf } from "../templates/form";
 import { decide, type Decision, type DecisionInput, shortfall } from "../progress/decide";
 import { usualPainScore } from "../progress/morning";
 import { openWarnings, type Warning } from "../progress/warning";
-import { carefulFrom } from "../screen/screen";
+import { carefulFrom, namedJoints } from "../screen/screen";
 import { ceilingsToday } from "./ceilings";
 import { calmLoads, calmRows, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, plannedOf, responseTo } from "./history";
 import { isSameLine, type Line, lineKey } from "./line";
@@ -27,6 +27,10 @@ import { subjectOf } from "./subject";
 const carefulOf = ({ complaints, screen }: ClientRecord): Careful[] => [
   ...new Set([...(complaints.some(({ site }) => isBack(site)) ? (["back"] as const) : []), ...carefulFrom(screen)]),
 ];
+
+/** Somebody was asked, and nothing hurts; an empty list of complaints alone says nothing. */
+const saysNothingHurts = ({ complaints, screen }: Pick<ClientRecord, "complaints" | "screen">): boolean =>
+  complaints.length === 0 && screen.nothingHurts === true;
 
 /** What can be set up at a place, with the studio's own cushion. */
 function kitAt({ cushionM, studioKit, homeKit }: ClientRecord, place: Place): Kit {
@@ -44,6 +48,8 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side, 
   return {
     subject,
     complaints: record.complaints,
+    conditions: namedJoints(record.screen),
+    nothingHurts: saysNothingHurts(record),
     careful: carefulOf(record),
     limits: record.limits,
     ceilings: usable,

@@ -1,3 +1,4 @@
+import type { LimitedBy } from "../limits/complaint";
 import type { Careful } from "../limits/rails";
 import type { Disease } from "../standards/pre-participation";
 
@@ -11,6 +12,8 @@ export interface ConditionKind {
   /** Counts as a known disease before exercise. */
   disease?: Disease;
   careful?: Careful;
+  /** The joint it names: measured before anything that loads it is open, as one that hurts is. */
+  joint?: LimitedBy;
 }
 const kind = (family: ConditionKind["family"], id: string, more: Partial<Omit<ConditionKind, "family" | "id">> = {}): ConditionKind => ({
   id,
@@ -22,22 +25,22 @@ const kind = (family: ConditionKind["family"], id: string, more: Partial<Omit<Co
 
 /** Source of the families and their phases: common practice, no source; the three diseases: Riebe 2015. */
 export const CONDITION_KINDS: readonly ConditionKind[] = [
-  kind("knee", "knee-arthritis"),
-  kind("knee", "knee-inflammatory"),
-  kind("knee", "kneecap-pain"),
-  kind("knee", "knee-replacement", { dated: "surgery" }),
-  kind("knee", "ligament-repair", { dated: "surgery" }),
-  kind("knee", "knee-tendon"),
+  kind("knee", "knee-arthritis", { joint: "knee" }),
+  kind("knee", "knee-inflammatory", { joint: "knee" }),
+  kind("knee", "kneecap-pain", { joint: "kneecap" }),
+  kind("knee", "knee-replacement", { dated: "surgery", joint: "knee" }),
+  kind("knee", "ligament-repair", { dated: "surgery", joint: "knee" }),
+  kind("knee", "knee-tendon", { joint: "knee" }),
   kind("foot", "sprains"),
-  kind("hip", "hip-arthritis"),
-  kind("hip", "side-hip"),
+  kind("hip", "hip-arthritis", { joint: "hip" }),
+  kind("hip", "side-hip", { joint: "hip" }),
   kind("hip", "tight-hip"),
-  kind("hip", "hip-replacement", { dated: "surgery" }),
-  kind("back", "back-bend", { careful: "back" }),
-  kind("back", "back-disc", { careful: "back" }),
-  kind("back", "nerve-signs", { careful: "back" }),
-  kind("back", "back-arch", { careful: "back" }),
-  kind("back", "back-spasm", { careful: "back" }),
+  kind("hip", "hip-replacement", { dated: "surgery", joint: "hip" }),
+  kind("back", "back-bend", { careful: "back", joint: "back-bend" }),
+  kind("back", "back-disc", { careful: "back", joint: "low-back" }),
+  kind("back", "nerve-signs", { careful: "back", joint: "low-back" }),
+  kind("back", "back-arch", { careful: "back", joint: "low-back" }),
+  kind("back", "back-spasm", { careful: "back", joint: "low-back" }),
   kind("pregnancy", "pregnancy", { dated: "due", careful: "pregnancy" }),
   kind("pregnancy", "after-birth", { dated: "birth" }),
   kind("whole", "bone-thinning", { careful: "bone-thinning" }),

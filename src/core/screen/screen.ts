@@ -2,7 +2,7 @@ import { traitsOfRow } from "../catalogue/traits";
 import type { Variation } from "../catalogue/variation";
 import { type Day, dayAfter, daysBetween } from "../day";
 import type { ClinicianRole, WarningSign } from "../limits/clinician";
-import type { Complaint } from "../limits/complaint";
+import type { Complaint, LimitedBy } from "../limits/complaint";
 import { isBinding, type Limit } from "../limits/limit";
 import type { Careful } from "../limits/rails";
 import type { ChannelSide } from "../mechanics/channels";
@@ -25,6 +25,8 @@ export interface ScreenAnswers {
   conditions?: readonly OwnCondition[];
   activity?: { active: boolean; monthsActive: number };
   clearance?: { kind: "not-asked" } | { kind: "cleared" | "refused"; by: string; role: ClinicianRole; day: Day };
+  /** Asked what hurts, the client said nothing. */
+  nothingHurts?: true;
   goals?: readonly Goal[];
   /** How it hurts: at its worst, stiffness of the morning in minutes, when. */
   pain?: { worstScore: number | null; morningStiffMin: number | null; swells: boolean; when: string };
@@ -125,6 +127,13 @@ export const rulesClosing = (variation: Variation, conditionId: string): ScreenR
 export const carefulFrom = (answers: ScreenAnswers): Careful[] => [
   ...new Set(conditionsOf(answers).flatMap(({ id }) => kindOf(id)?.careful ?? [])),
 ];
+
+/** Joints that a condition names: those are measured whether they hurt or not. */
+export const namedJoints = (answers: ScreenAnswers): { condition: string; site: LimitedBy; side: ChannelSide }[] =>
+  conditionsOf(answers).flatMap(({ id, side }) => {
+    const site = kindOf(id)?.joint;
+    return site === undefined ? [] : [{ condition: id, site, side }];
+  });
 
 /** Whether how the belly looks is asked of every set: in a pregnancy and after one. */
 export const asksBelly = (answers: ScreenAnswers): boolean => conditionsOf(answers).some(({ id }) => kindOf(id)?.family === "pregnancy");

@@ -7,7 +7,7 @@ import { type Finding, latestOf } from "../../core/assess/finding";
 import type { Protocol } from "../../core/assess/protocols.data";
 import type { Day } from "../../core/day";
 import { DEFAULT_KIT } from "../../core/fit/context";
-import { type Complaint, type LimitedBy, SITES } from "../../core/limits/complaint";
+import { type Complaint, isMeasuredSite, type LimitedBy, MEASURED_SITES } from "../../core/limits/complaint";
 import { isBinding, type Limit } from "../../core/limits/limit";
 import type { Side } from "../../core/mechanics/channels";
 import { ask, WHOLE } from "../../core/templates/ask";
@@ -88,10 +88,10 @@ export interface CalmLadderProps {
   onRefine: (seat: { side: Side; heightM: number; limitedBy: LimitedBy }) => void;
   complaints: readonly Complaint[];
 }
-const LIMITED_BY = SITES.filter((site): site is LimitedBy => site !== "other").map((id) => ({ id, label: capital(siteName[id]) }));
+const LIMITED_BY = MEASURED_SITES.map((id) => ({ id, label: capital(siteName[id]) }));
 /** What hurts on that side, else what hurts at all: it is what a seat is stopped by. */
 const soreSite = (complaints: readonly Complaint[], side: Side): LimitedBy | null => {
-  const sites = (of: readonly Complaint[]) => of.map(({ site }) => site).filter((site): site is LimitedBy => site !== "other");
+  const sites = (of: readonly Complaint[]) => of.map(({ site }) => site).filter(isMeasuredSite);
   return sites(complaints.filter((complaint) => complaint.side === side))[0] ?? sites(complaints)[0] ?? null;
 };
 

@@ -7,7 +7,7 @@ import { recordCalmPoseAction } from "../../actions/limits";
 import { calmSeatRow } from "../../core/catalogue/calm-seat";
 import { CATALOGUE, variationById } from "../../core/catalogue/catalogue";
 import { DEFAULT_KIT } from "../../core/fit/context";
-import { type LimitedBy, SITES } from "../../core/limits/complaint";
+import { type LimitedBy, MEASURED_SITES } from "../../core/limits/complaint";
 import type { Side } from "../../core/mechanics/channels";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { leversOf, type OwnRange, startSetting } from "../../core/templates/form";
@@ -28,7 +28,7 @@ import { leverName } from "../text/lever-text";
 import { siteName } from "../text/limit-text";
 import { capital } from "../text/words";
 
-const LIMITED_BY = SITES.filter((site): site is LimitedBy => site !== "other").map((id) => ({ id, label: capital(siteName[id]) }));
+const LIMITED_BY = MEASURED_SITES.map((id) => ({ id, label: capital(siteName[id]) }));
 const SIDES = [
   { id: "left", label: "Left" },
   { id: "right", label: "Right" },

@@ -9,6 +9,17 @@ export const JOINT: Readonly<Record<Site, string>> = {
   hip: "hip",
   "low-back": "back",
   "back-bend": "back",
+  ankle: "ankle",
+  foot: "foot",
+  "side-hip": "side of the hip",
+  groin: "groin",
+  pelvis: "pelvis",
+  "upper-back": "upper back",
+  neck: "neck",
+  shoulder: "shoulder",
+  elbow: "elbow",
+  "wrist-hand": "wrist or hand",
+  belly: "belly or pelvic floor",
   other: "sore place",
 };
 export const jointText = ({ site, side }: { site: Site; side: ChannelSide }): string =>

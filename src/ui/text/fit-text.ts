@@ -11,6 +11,7 @@ import type { LeverId } from "../../core/templates/lever";
 import { dayText } from "./day-text";
 import { channelName, jointText, sideText } from "./channel-text";
 import { equipmentText, kitName, leverPhrase } from "./lever-text";
+import { conditionText } from "./screen-text";
 import { limitAmountText, limitChannelName, limitRuleText, ownerText, siteName, traitName } from "./limit-text";
 import { capital } from "./words";
 import { axisName, positionName } from "./school-text";
@@ -46,6 +47,8 @@ const ownerOf = (limits: readonly Limit[], limitId: string): string => ownerIn(l
 const TRIALS: Readonly<Record<Extract<FitReason, { code: "ladder-and-trial" }>["because"], string>> = {
   "asks-little": "Not in the body model, and it asks little of what hurts: one light set first.",
   "easier-was-calm": "Not in the body model; the easier one below it was calm: one light set first.",
+  "nothing-hurts": "Nothing hurts, so nothing was measured: one light set first, and the morning after it.",
+  "place-unknown": "Where it hurts has no name here, so what loads it is not known: one light set first.",
   "taken-instead": "Not in the body model; the trade takes it instead of what is closed: one light set first.",
 };
 
@@ -103,11 +106,15 @@ export function fitReasonText(reason: FitReason, limits: readonly Limit[], units
     case "not-in-the-model":
       return "Not measured: this one is not in the body model. The ladder and one light set choose.";
     case "calm-before":
-      return "Not in the body model; it was done as prescribed here, and the morning was calm.";
+      return "It was done as prescribed here, and the morning was calm.";
     case "ladder-and-trial":
       return TRIALS[reason.because];
     case "complaint-unmeasured":
       return `Not measured: nothing here speaks for the ${`${sideText(reason.side)} ${siteName[reason.site]}`.trim()}. Measure a calm pose for it on Assess or under Limits.`;
+    case "condition-unmeasured":
+      return `Not measured: ${conditionText(reason.condition).toLowerCase()} asks for a measure of the ${`${sideText(reason.side)} ${siteName[reason.site]}`.trim()}${reason.side === "both" ? ", on each side" : ""}. Measure a calm pose for it on Assess or under Limits.`;
+    case "spared":
+      return `It loads the ${`${sideText(reason.side)} ${siteName[reason.site]}`.trim()}, which hurts: left out until that is calm. By hand, with a reason.`;
     case "ceiling-unread":
       return `Not measured: this set-up does not tell what it asks of the ${jointText(reason.channel, reason.side)}.`;
     case "ceiling-unusable":
@@ -188,10 +195,13 @@ export function otherwiseText(reason: FitReason, limits: readonly Limit[]): stri
       return "Otherwise with the weight under each foot and the shin measured: that narrows the range. Or with one light set that is calm the next morning.";
     case "under-ceilings":
       return `It would close if the ceiling fell by more than ${percentText(Math.max(0, 1 - reason.use.high))}: a morning that says too much lowers it.`;
+    case "spared":
+      return "Otherwise once the complaint has ended, or this one was done calmly.";
     case "calm-before":
       return "It would close with a flare after it, or a limit on it.";
     case "no-ceiling":
     case "complaint-unmeasured":
+    case "condition-unmeasured":
     case "ceiling-unusable":
       return "Otherwise with a calm pose measured for it.";
     case "ceiling-unread":

@@ -40,6 +40,17 @@ export const siteName: Readonly<Record<Site, string>> = {
   hip: "hip",
   "low-back": "low back",
   "back-bend": "low back, worse bending",
+  ankle: "ankle",
+  foot: "foot",
+  "side-hip": "side of the hip",
+  groin: "groin",
+  pelvis: "pelvis or sacroiliac joint",
+  "upper-back": "upper back",
+  neck: "neck",
+  shoulder: "shoulder",
+  elbow: "elbow",
+  "wrist-hand": "wrist or hand",
+  belly: "belly or pelvic floor",
   other: "elsewhere",
 };
 export const roleName: Readonly<Record<ClinicianRole, string>> = {

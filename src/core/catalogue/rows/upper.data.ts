@@ -247,7 +247,7 @@ export const UPPER_AND_HEART = [
   }),
   row("E08", "walking", "Walking and hiking", {
     ...noModel(300),
-    kneeBendsAtMostDeg: 90, // walking, slopes too: Rowe 2000
+
     purpose: "Heart and legs, after strength",
     why: "Walk, and a little further each week.",
     setUp: "A route and a pace; flat and short first.",
