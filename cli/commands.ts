@@ -9,10 +9,12 @@ import { judge } from "../src/core/fit/judge";
 import { ceilingTable, confidenceOf } from "../src/core/fit/ceiling-table";
 import { headlineOf, solveLever } from "../src/core/fit/solve";
 import { stairAround, stairToGoal } from "../src/core/fit/stair";
-import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../src/core/fit/step";
+import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../src/core/fit/step";
 import { bandTension } from "../src/core/mechanics/band";
 import { strapLean } from "../src/core/mechanics/levers";
-import { decide } from "../src/core/progress/decide";
+import { awaySince } from "../src/core/progress/away";
+import { decide, type SessionOutcome } from "../src/core/progress/decide";
+import { neverCalm } from "../src/core/progress/morning";
 import { turnOver } from "../src/core/session/block";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
@@ -116,6 +118,24 @@ function runCeilings({ provisional = [], ...fit }: CeilingsInput): unknown {
   return ceilingTable(context, [...provisional, ...fromPose]).map((row) => ({ ...row, confidence: confidenceOf(row.bounds[0]) }));
 }
 
+/** A history as it can have been: in order, not ahead, and no answer that contradicts another. */
+function sessionIssues(
+  { day, response, newSwelling }: DecideInput["sessions"][number],
+  before: string | undefined,
+  today: string,
+  path: string,
+): Issue[] {
+  return [
+    ...(day > today ? [{ path: `${path}day`, code: "day.future" }] : []),
+    ...(before !== undefined && day < before ? [{ path: `${path}day`, code: "day.order" }] : []),
+    ...(response !== null && day === today ? [{ path: `${path}response`, code: "morning.not-yet" }] : []),
+    ...(newSwelling && response !== null && response !== "flare" ? [{ path: `${path}response`, code: "any.contradiction" }] : []),
+  ];
+}
+/** A session with a sign in it counts for nothing calm, cleared or not. */
+const asCounted = ({ warningSigns, ...outcome }: DecideInput["sessions"][number]): SessionOutcome =>
+  warningSigns.length === 0 ? outcome : { ...outcome, uncounted: "sign-said", response: outcome.response && neverCalm(outcome.response) };
+
 function runDecide({
   variationId,
   setting,
@@ -140,7 +160,7 @@ function runDecide({
     today: fit.today,
     sessionsToBuild: context.school.sessionsToBuild,
     dose,
-    sessions,
+    sessions: sessions.map(asCounted),
     openWarnings: openWarnings(
       warnings,
       clearances.map(({ sessionId, sign }) => ({ sourceId: sessionId, sign })),
@@ -150,7 +170,10 @@ function runDecide({
     current: judge(context, variationById(variationId), setting),
     ease: easeOnce(context, place, dose),
     easeTwice: easeTwice(context, place, dose),
+    fewerSets: fewerSets(context, place, dose),
     easeUntilAllowed: easeUntilAllowed(context, place, dose),
+    isPlanChanged: false,
+    away: awaySince(sessions.at(-1)?.day, fit.today),
     build: buildOnce(context, place, dose),
     proposedCeiling: null,
     isAhead,
@@ -236,7 +259,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     check: (input: DecideInput) => [
       ...fitIssues(input),
       ...placeIssues(clientFrom(input), input, "", true),
-      ...input.sessions.flatMap(({ day }, i) => (day > input.today ? [{ path: `sessions.${i}.day`, code: "day.future" }] : [])),
+      ...input.sessions.flatMap((session, i) => sessionIssues(session, input.sessions[i - 1]?.day, input.today, `sessions.${i}.`)),
     ],
     run: runDecide,
   },

@@ -2,6 +2,7 @@ import Joi from "joi";
 import type { BodyMeasure } from "../core/body/body";
 import { type Dose, type Pattern, PATTERNS } from "../core/catalogue/variation";
 import { SET_ENDS } from "../core/floor/events";
+import { BELLIES, PAIN_KINDS } from "../core/floor/told";
 import type { Ceiling } from "../core/limits/ceiling";
 import { type Complaint, type LimitedBy, SITES } from "../core/limits/complaint";
 import type { Day } from "../core/day";
@@ -9,7 +10,7 @@ import type { Limit } from "../core/limits/limit";
 import { type Careful, type RailChannelId, RAILS } from "../core/limits/rails";
 import type { BandTable } from "../core/mechanics/band";
 import { CEILING_CHANNELS, type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId, type Side } from "../core/mechanics/channels";
-import type { SessionOutcome, SupportStanding } from "../core/progress/decide";
+import { type SessionOutcome, type SupportStanding, UNCOUNTED } from "../core/progress/decide";
 import { LEVER_IDS, type LeverId, type LeverKind, type Setting } from "../core/templates/lever";
 import { bodyMeasureSchema } from "./body.schema";
 import { ALWAYS } from "../core/screen/screen";
@@ -230,6 +231,13 @@ const setSchema = Joi.object({
   endedBy: Joi.string()
     .valid(...SET_ENDS)
     .required(),
+  workedS: Joi.number().min(0).max(3600).allow(null),
+  painKind: Joi.string()
+    .valid(...PAIN_KINDS)
+    .allow(null),
+  belly: Joi.string()
+    .valid(...BELLIES)
+    .allow(null),
 });
 /** A session as the gate sees it; its warning signs stand open until one of `clearances` names them. */
 const sessionSchema = Joi.object({
@@ -237,7 +245,10 @@ const sessionSchema = Joi.object({
   day: day.required(),
   sets: Joi.array().items(setSchema).max(100).required(),
   eased: Joi.boolean().required(),
-  uncounted: Joi.string().valid("under-relief", "light-day").allow(null).default(null),
+  uncounted: Joi.string()
+    .valid(...UNCOUNTED)
+    .allow(null)
+    .default(null),
   response: Joi.string().valid("calm", "noticed", "flare").allow(null).required(),
   newSwelling: Joi.boolean().required(),
   warningSigns: Joi.array().items(Joi.string().max(40)).required(),

@@ -1,5 +1,6 @@
 import type { Dose, Variation } from "../catalogue/variation";
 import { positionOf, type School } from "../school/school";
+import { isTimed } from "./dose";
 import { tempoFrom } from "./tempo";
 
 /** What a dose is for. */
@@ -56,6 +57,22 @@ export function proposedDose(
 ): ProposedDose {
   const given = BY_PURPOSE[purpose];
   const reasons: DoseReason[] = [{ code: "purpose", purpose }];
+  const left = LEFT_BY_EFFORT[positionOf(school, "effort")?.id ?? ""] ?? 3;
+  // rounds, lengths and holds are never turned into repetitions: such a row keeps its own figures
+  if (row.dose.counts || isTimed(row.dose)) {
+    const setCount = isFirst ? 1 : row.dose.setCount;
+    return {
+      dose: { ...row.dose, setCount },
+      unit: isTimed(row.dose) ? "seconds" : "repetitions",
+      leftInTank: isFirst ? Math.max(left, 4) : left,
+      reasons: [
+        ...reasons,
+        { code: "rows-own-figures" },
+        ...(isFirst ? [{ code: "first-time" as const }] : []),
+        { code: "school", axisId: "effort" },
+      ],
+    };
+  }
   const own: [number, number] = [row.dose.repetitionsLow, row.dose.repetitionsHigh];
   const [low, high] = given.workS === undefined ? meet(given.repetitions, own) : [1, 1];
   if (given.workS === undefined && low >= own[0] && high <= own[1]) reasons.push({ code: "rows-own-figures" });
@@ -66,7 +83,6 @@ export function proposedDose(
     given.workS === undefined
       ? ((given.tempo ? tempoFrom(given.tempo, row.startsBy) : null) ?? row.dose.tempo)
       : { lowerS: 0, pauseS: given.workS, riseS: 0 };
-  const left = LEFT_BY_EFFORT[positionOf(school, "effort")?.id ?? ""] ?? 3;
   reasons.push({ code: "school", axisId: "effort" });
   return {
     dose: {

@@ -372,10 +372,17 @@ export function judge(context: FitContext, variation: Variation, setting: Settin
   return { ...glanced, state: stateOf(reasons[0]), reasons, uses };
 }
 
-function stateOf({ code }: FitReason): CandidateState {
+/** What a reason makes of a set-up, were it the only one. */
+export function stateOf({ code }: FitReason): CandidateState {
   switch (code) {
     case "under-ceilings":
     case "calm-before":
+    // said beside what decides
+    case "stand-in":
+    case "kneecap-past-90":
+    case "ankle-at-its-limit":
+    case "back-over-action":
+    case "own-words-limit":
       return "open";
     case "straddles-ceiling":
     case "ladder-and-trial":

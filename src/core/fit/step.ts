@@ -3,6 +3,8 @@ import type { Dose, Mixed } from "../catalogue/variation";
 import { isHarder } from "../templates/form";
 import { harderOf, type LeverId, type LeverKind, LEVERS } from "../templates/lever";
 import { EASE_ORDER, type FitContext, type Place } from "./context";
+import { RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
+import type { CandidateState, Judgement } from "./judge";
 import { valuesOn } from "./on-hand";
 import { fitVariation } from "./search";
 import {
@@ -112,6 +114,33 @@ function buildOn(context: FitContext, below: Tread, watched: Watched, order: rea
   return small ?? tooBig;
 }
 
+const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
+const SLACK = 1e-6;
+/**
+ * Whether a place may answer pain: nothing closes it, it stands no worse than the one before, and it asks no more of any
+ * joint that limits, nor bends past a guard rail further than before, over the whole of what either may come to.
+ */
+export function isEaseTo(context: FitContext, from: Judgement, to: Tread): boolean {
+  const { judgement, variationId } = to;
+  if (judgement.blocked || !judgement.isPossible || judgement.closing.some(({ code }) => code !== "equipment-missing")) return false;
+  if (judgement.state === "closed" && !judgement.closing.some(({ code }) => code === "equipment-missing")) return false;
+  if (STATES.indexOf(judgement.state) > STATES.indexOf(from.state)) return false;
+  const no = (than: number, value: number): boolean => value <= than * (1 + SLACK) + SLACK;
+  const isEasier = from.uses.every(({ ceilingId, head, high }) => {
+    const now = judgement.uses.find((use) => use.ceilingId === ceilingId);
+    return now
+      ? no(head, now.head) && no(high, now.high)
+      : !judgement.reasons.some((each) => "ceilingId" in each && each.ceilingId === ceilingId);
+  });
+  const { template } = variationById(variationId);
+  const highest = (of: Judgement, channel: RailChannelId): number =>
+    Math.max(0, ...of.demands.filter((each) => each.channel === channel).map(({ high }) => high));
+  const isInside = RAIL_CHANNELS.every((channel) =>
+    no(Math.max(railOf(template, channel, context.ownRange), highest(from, channel)), highest(judgement, channel)),
+  );
+  return isEasier && isInside;
+}
+
 /**
  * The nearest easier value of one lever that a client feels and the room can set up, and that takes at least 5 % off
  * what is asked; the finest such step where `isFelt` is false.
@@ -119,16 +148,15 @@ function buildOn(context: FitContext, below: Tread, watched: Watched, order: rea
 function easeBy(context: FitContext, above: Tread, lever: LeverId, watched: Watched | null, isFelt: boolean): Tread | null {
   const now = above.setting[lever] ?? NaN;
   const before = askedOn(above.judgement, watched);
-  const way = path(context, above, lever, "ease");
-  for (const [i, to] of way.entries()) {
-    const isEnd = i === way.length - 1;
-    if (isFelt && Math.abs(to - now) < context.kit.felt[lever] - 1e-9 && !isEnd) continue;
+  for (const to of path(context, above, lever, "ease")) {
+    if (isFelt && Math.abs(to - now) < context.kit.felt[lever] - 1e-9) continue;
     const judgement = glanceAt(context, placeWith(above, { lever, to }));
     if (!isPossible(judgement)) return null;
     const riser = askedOn(judgement, watched) / before - 1;
     if (riser > 1e-9) return null; // this lever works the other way here
-    if (!watched || riser <= -context.school.smallRiserFraction + 1e-9)
-      return treadAfter(context, above, placeWith(above, { lever, to }), byLevers({ lever, from: now, to }), watched);
+    if (watched && !(riser <= -context.school.smallRiserFraction + 1e-9)) continue;
+    const tread = treadAfter(context, above, placeWith(above, { lever, to }), byLevers({ lever, from: now, to }), watched);
+    if (!isFelt || isEaseTo(context, above.judgement, tread)) return tread;
   }
   return null;
 }
@@ -163,7 +191,7 @@ function easeByNeighbour(context: FitContext, place: Place): Tread | null {
     const isEasier = Number.isFinite(before)
       ? asked <= before * (1 - context.school.smallRiserFraction)
       : JOINT_TAGS.every((tag) => variation.tags[tag] <= tags[tag]);
-    return isEasier && !tread.judgement.blocked && tread.judgement.state !== "closed" ? [tread] : [];
+    return isEasier && tread.judgement.state !== "closed" && isEaseTo(context, above.judgement, tread) ? [tread] : [];
   });
   return found.toSorted((a, b) => askedOn(a.judgement, watched) - askedOn(b.judgement, watched))[0] ?? null;
 }
@@ -185,13 +213,18 @@ export function easeOnce(context: FitContext, place: Place, { mixed, ...dose }: 
   }
   const byLever = easeByLever(context, place);
   if (byLever) return { tread: byLever, dose };
-  if (dose.setCount > 1) {
-    const setCount = dose.setCount - 1;
-    const change: Change = { levers: [], fromVariationId: null, sets: { from: dose.setCount, to: setCount } };
-    return { tread: { ...footAt(context, place), change }, dose: { ...dose, setCount } };
-  }
+  const fewer = fewerSets(context, place, dose);
+  if (fewer) return fewer;
   const neighbour = easeByNeighbour(context, place);
   return neighbour && { tread: neighbour, dose };
+}
+/** The same place with one set fewer; null where there is only one, or where the place itself is closed. */
+export function fewerSets(context: FitContext, place: Place, { mixed: _, ...dose }: Dose): Stepped | null {
+  const here = footAt(context, place);
+  if (dose.setCount <= 1 || !isAllowed(here)) return null;
+  const setCount = dose.setCount - 1;
+  const change: Change = { levers: [], fromVariationId: null, sets: { from: dose.setCount, to: setCount } };
+  return { tread: { ...here, change }, dose: { ...dose, setCount } };
 }
 
 /** Two eases as one proposal: after sharp pain or a flare. The second may be missing; the first may not. */

@@ -2,6 +2,7 @@ import type { Dose } from "../catalogue/variation";
 import type { LeverChange } from "../fit/tread";
 import type { Place } from "../fit/context";
 import type { Day } from "../day";
+import type { WarningSign } from "../limits/clinician";
 import type { Side } from "../mechanics/channels";
 import type { Part } from "../dose/part";
 import type { Setting } from "../templates/lever";
@@ -10,6 +11,15 @@ import { type Belly, type PainKind, type Told, UNTOLD } from "./told";
 /** How a set came to its end; anything but a tap on the pain number is no clean set. */
 export const SET_ENDS = ["pain-tap", "sharp", "spreading", "belly", "joint", "cramp", "form-lost", "warning-sign"] as const;
 export type SetEnd = (typeof SET_ENDS)[number];
+/**
+ * Ends that are a warning by themselves, said or not, taken back or not: it stands until a clinician has cleared it. The
+ * database's function `stop_sign` says the same of stored events.
+ */
+const SIGN_OF_END: Partial<Record<SetEnd, WarningSign>> = {
+  spreading: "spreading-pain",
+  belly: "belly-or-pelvic",
+  "warning-sign": "other-sign",
+};
 /** Ends after which the same may simply be gone on with: nothing hurt. */
 export const HARMLESS_ENDS: readonly SetEnd[] = ["cramp", "form-lost"];
 
@@ -306,7 +316,18 @@ export function floorState(events: readonly FloorEvent[]): FloorState {
         state.effortScore = body.effortScore;
     }
   }
+  state.warnings.push(...warnedByEnd(ordered, state.warnings));
   return { ...state, sets: [...sets.values()].filter((set) => !voided.has(set.id)).map(sharpIfSaid) };
+}
+
+/** Warnings of how sets ended, where the sign itself was not told in so many words. */
+function warnedByEnd(ordered: readonly FloorEvent[], told: FloorState["warnings"]): FloorState["warnings"] {
+  const isTold = (sign: WarningSign): boolean => told.some((each) => each.sign === sign || sign === "other-sign");
+  return ordered.flatMap(({ id, occurredAt: at, body }) => {
+    const endedBy = body.kind === "set-ended" ? body.endedBy : body.kind === "set-corrected" ? body.change.endedBy : undefined;
+    const sign = endedBy && SIGN_OF_END[endedBy];
+    return sign && !isTold(sign) ? [{ eventId: id, sign, at }] : [];
+  });
 }
 
 /** Sharp pain ends a set whatever its number was, even when it is only told afterwards. */

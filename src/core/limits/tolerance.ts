@@ -143,25 +143,35 @@ export function withinRisk(tolerance: Tolerance, risk: Risk = RISK, repetitions:
   return low;
 }
 
-export type ToleranceProposal =
-  { move: "keep"; why: "few-doses" | "as-it-is" | "limit" } | { move: "raise" | "lower"; value: number; doseCount: number };
+/** Why a ceiling stays: too little is known, nothing speaks for it, a limit binds; or the present is not quiet. */
+export type KeepReason = "few-doses" | "as-it-is" | "limit" | "last-not-settled" | "not-near" | "swelling" | "away";
+export type ToleranceProposal = { move: "keep"; why: KeepReason } | { move: "raise" | "lower"; value: number; doseCount: number };
 const [FEWEST_DOSES, RAISE_FROM, LOWER_FROM, MOST_RAISE, MOST_LOWER] = [4, 1.04, 0.96, 1.1, 0.8];
+/** So much of the ceiling is near it; so many of the last doses must have come there, each settled. ◊ */
+const [NEAR_FRACTION, NEAR_DOSES] = [0.9, 2];
+/** What is known today besides the doses: swelling this morning, or a time away. */
+export type Unquiet = "swelling" | "away";
 /**
- * A ceiling up or down by what is believed after its doses. Up only from four doses on, at most a tenth, and never past a limit;
- * down at most a fifth, and at once after what told of too much.
+ * A ceiling up or down by what is believed after its doses, the last of them last. Up only from a quiet present: four doses on, the
+ * last settled, the settled ones since the last bad one near the ceiling, nothing swollen and no time away; at most a tenth,
+ * and never past a limit. Down at most a fifth, and at once after what told of too much.
  */
 export function proposedCeiling(
   ceilingValue: number,
   belief: Tolerance,
-  doses: readonly Pick<ToldDose, "response">[],
-  { limitValue = Infinity, risk = RISK }: { limitValue?: number; risk?: Risk } = {},
+  doses: readonly Pick<ToldDose, "response" | "demand">[],
+  { limitValue = Infinity, risk = RISK, unquiet = null }: { limitValue?: number; risk?: Risk; unquiet?: Unquiet | null } = {},
 ): ToleranceProposal {
   const safe = withinRisk(belief, risk);
   const isBad = doses.some(({ response }) => response !== "calm");
   if (doses.length < FEWEST_DOSES && !isBad) return { move: "keep", why: "few-doses" };
   const ratio = safe / ceilingValue;
   if (ratio <= LOWER_FROM && isBad) return { move: "lower", value: Math.max(safe, MOST_LOWER * ceilingValue), doseCount: doses.length };
-  if (ratio < RAISE_FROM || doses.length < FEWEST_DOSES) return { move: "keep", why: "as-it-is" };
+  if (!(ratio >= RAISE_FROM) || doses.length < FEWEST_DOSES) return { move: "keep", why: "as-it-is" };
+  if (unquiet !== null) return { move: "keep", why: unquiet };
+  const settled = doses.slice(doses.findLastIndex(({ response }) => response !== "calm") + 1);
+  if (settled.length === 0) return { move: "keep", why: "last-not-settled" };
+  if (settled.filter(({ demand }) => demand >= NEAR_FRACTION * ceilingValue).length < NEAR_DOSES) return { move: "keep", why: "not-near" };
   const value = Math.min(safe, MOST_RAISE * ceilingValue, limitValue);
   return value > ceilingValue ? { move: "raise", value, doseCount: doses.length } : { move: "keep", why: "limit" };
 }

@@ -4,7 +4,7 @@ import { variationById } from "../catalogue/catalogue";
 import type { FitContext, Place } from "../fit/context";
 import { contextWith, kneeLimit } from "../fit/fit.fixture";
 import { judge } from "../fit/judge";
-import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
+import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../fit/step";
 import type { PerformedSet } from "../floor/events";
 import { nFromKgf } from "../units";
 import { steppedTo } from "./on-floor";
@@ -27,6 +27,9 @@ const good = (more: Partial<SessionOutcome> = {}): SessionOutcome => ({
 const at = (context: FitContext, place = PLACE): Omit<DecisionInput, "sessions"> => ({
   today: TODAY,
   dose: DOSE,
+  away: null,
+  fewerSets: fewerSets(context, place, DOSE),
+  isPlanChanged: false,
   openWarnings: [],
   painLimitScore: 3,
   sessionsToBuild: 2,
@@ -63,13 +66,16 @@ describe("a setback", () => {
     expect(decision.next?.setting).toEqual(HERE.easeTwice?.tread.setting);
     expect(decision.next?.setting).not.toEqual(HERE.ease?.tread.setting);
   });
-  test.each<[string, number]>([
-    ["over the agreed number", 4],
-    ["that is not a number", NaN],
-  ])("pain %s eases once", (_, painScore) => {
+  test.each<[string, number, "ease" | "easeTwice"]>([
+    ["over the agreed number eases once", 4, "ease"],
+    ["just under seven eases once", 6, "ease"],
+    ["of seven eases twice", 7, "easeTwice"],
+    ["that is not a number eases twice", NaN, "easeTwice"],
+  ])("pain %s", (_, painScore, by) => {
     const decision = decide(input([good(), withSet({ painScore })]));
     expect(decision).toMatchObject({ move: "ease", rule: "pain-over-number" });
-    expect(decision.next?.setting).toEqual(HERE.ease?.tread.setting);
+    expect(decision.next?.setting).toEqual(HERE[by]?.tread.setting);
+    expect(HERE.ease?.tread.setting).not.toEqual(HERE.easeTwice?.tread.setting);
   });
   test("pain just at the agreed number is within it", () => {
     expect(decide(input([good(), withSet({ painScore: 3 })]))).toMatchObject({ move: "build" });
@@ -312,7 +318,8 @@ test("pressure in the joint eases once, lost form, a cramp or a ridge along the 
   expect(last({ endedBy: "joint" })).toMatchObject({ move: "ease", rule: "joint-pressure" });
   for (const more of [{ endedBy: "cramp" }, { endedBy: "form-lost" }, { belly: "ridge" }] as const)
     expect(last(more)).toMatchObject({ move: "hold", rule: "form-not-clean" });
-  expect(last({ painScore: 7, painKind: "muscle-work" }).move).toBe("build");
+  expect(last({ painScore: 5, painKind: "muscle-work" }).move).toBe("build");
+  expect(last({ painScore: 6, painKind: "muscle-work" })).toMatchObject({ move: "hold", rule: "muscle-pain" });
   expect(last({ painScore: 7, painKind: "ache" })).toMatchObject({ move: "ease", rule: "pain-over-number" });
 });
 

@@ -1,15 +1,20 @@
 import type { Dose } from "../catalogue/variation";
 import { dropCount, isTimed, repetitionS, tryDose } from "../dose/dose";
-import type { FitReason, Judgement } from "../fit/judge";
+import { type FitReason, type Judgement, stateOf } from "../fit/judge";
 import type { Stepped } from "../fit/step";
 import type { Change, Tread } from "../fit/tread";
 import type { Place } from "../fit/context";
 import { isOverNumber, type PerformedSet } from "../floor/events";
-import type { Day } from "../day";
+import { type Day, daysBetween } from "../day";
 import type { NumberChannelId } from "../mechanics/channels";
 import type { LeverId } from "../templates/lever";
+import { type Away, AWAY_DAYS } from "./away";
 import type { MorningClass } from "./morning";
 import type { Warning } from "./warning";
+
+/** What keeps a session from counting: nobody checked in, a check-in that warned was gone past, a memory instead of a morning, a sign. */
+export const UNCOUNTED = ["under-relief", "light-day", "check-in-missing", "check-in-warned", "morning-late", "sign-said"] as const;
+export type Uncounted = (typeof UNCOUNTED)[number];
 
 /** One session at one rung, and the morning after it. */
 export interface SessionOutcome {
@@ -18,7 +23,7 @@ export interface SessionOutcome {
   /** Something was eased or stopped on the floor: not this rung all through. */
   eased: boolean;
   /** Why it counts for nothing, however well it went. */
-  uncounted: "under-relief" | "light-day" | null;
+  uncounted: Uncounted | null;
   response: MorningClass | null;
   newSwelling: boolean;
   /** Muscles were sore the next morning: expected after something new, and held. */
@@ -28,6 +33,8 @@ export interface SessionOutcome {
 export interface DecisionInput {
   today: Day;
   dose: Dose;
+  /** How long nothing was trained at all, where that takes something off; null where it does not. */
+  away: Away | null;
   /** Sessions at this rung; they are taken in the order of their days. */
   sessions: readonly SessionOutcome[];
   /** Warnings that no clinician has cleared, of any session or morning, however long ago. */
@@ -41,9 +48,13 @@ export interface DecisionInput {
   current: Pick<Judgement, "state" | "blocked" | "isPossible" | "reasons">;
   ease: Stepped | null;
   easeTwice: Stepped | null;
+  /** One set fewer here; null where there is only one. */
+  fewerSets: Stepped | null;
   /** From a rung that is now forbidden, the nearest that is not. */
   easeUntilAllowed: Stepped | null;
   build: Stepped | null;
+  /** The plan was changed since this was trained: it may be eased, and builds nothing. */
+  isPlanChanged: boolean;
   /** Value a ceiling is proposed to be raised to, or null. */
   proposedCeiling: number | null;
   /** This side already stands a step ahead of the other: it waits for it. */
@@ -88,17 +99,20 @@ export type DecisionReason =
   | { code: "not-measured"; reason: FitReason }
   | { code: "pain-over-number"; painScore: number; limitScore: number }
   | { code: "pain-not-recorded"; setNumber: number }
+  | { code: "muscle-pain"; painScore: number }
+  | { code: "time-away"; days: number }
+  | { code: "sessions-apart"; days: number }
   | {
       code:
         | "ceiling-provisional"
         | "other-side-behind"
         | "eased-on-the-floor"
-        | "under-relief"
-        | "light-day"
+        | Uncounted
         | "sore-muscles"
         | "other-side-short"
         | "no-harder-step"
-        | "rest-and-ask";
+        | "rest-and-ask"
+        | "plan-changed";
     }
   | { code: "sets-short"; setCount: number; targetSetCount: number }
   /** `ofDrops`: the drops of a set count together. */
@@ -141,6 +155,11 @@ const TIME_MARGIN = { fraction: 0.2, mostS: 20 } as const;
 export const timeMarginS = (dose: Pick<Dose, "tempo">): number =>
   Math.min(TIME_MARGIN.mostS, Math.ceil(TIME_MARGIN.fraction * repetitionS(dose)));
 
+/** From here on the first answer to pain is to stop this exercise, and two steps are given back. ◊ */
+export const STOP_FROM_SCORE = 7;
+/** A muscle that works hurts up to here; over it nobody knows what it was. ◊ */
+const MUSCLE_UP_TO_SCORE = 5;
+
 type Setback = { reason: DecisionReason; by: "stop" | "one" | "two" };
 
 /** Why the last session calls for stopping or easing, most urgent first, or null. NaN falls on the safe side. */
@@ -154,8 +173,12 @@ function setback({ sets, response, newSwelling }: SessionOutcome, limitScore: nu
   if (response === "flare") return { reason: { code: "flare" }, by: "two" };
   const over = sets.find((set) => isOverNumber(set, limitScore));
   if (!over && ended("joint")) return { reason: { code: "joint-pressure" }, by: "one" };
-  return over ? { reason: { code: "pain-over-number", painScore: over.painScore ?? NaN, limitScore }, by: "one" } : null;
+  if (!over) return null;
+  const worst = Math.max(...sets.map((set) => (isOverNumber(set, limitScore) ? (set.painScore ?? NaN) : -Infinity)));
+  return { reason: { code: "pain-over-number", painScore: worst, limitScore }, by: worst < STOP_FROM_SCORE ? "one" : "two" };
 }
+const isMuscleOver = ({ painKind, painScore }: PerformedSet): boolean =>
+  painKind === "muscle-work" && painScore !== null && !(painScore <= MUSCLE_UP_TO_SCORE);
 
 /** Whether a dose was done as it was written: every set, pain within the number in each, nothing that ended it early. */
 export function isAsPrescribed(
@@ -164,7 +187,11 @@ export function isAsPrescribed(
   limitScore: number,
 ): boolean {
   const isGood = (set: PerformedSet): boolean =>
-    set.endedBy === "pain-tap" && set.painScore !== null && !isOverNumber(set, limitScore) && set.repetitions >= dose.repetitionsLow;
+    set.endedBy === "pain-tap" &&
+    set.painScore !== null &&
+    !isOverNumber(set, limitScore) &&
+    !isMuscleOver(set) &&
+    set.repetitions >= dose.repetitionsLow;
   return !eased && uncounted === null && sets.length >= dose.setCount && sets.every(isGood);
 }
 
@@ -178,6 +205,8 @@ export function shortfall({ sets, response, eased, uncounted, soreMuscles = fals
   if (sets.length < dose.setCount) return { code: "sets-short", setCount: sets.length, targetSetCount: dose.setCount };
   const unsaid = sets.findIndex(({ painScore }) => painScore === null);
   if (unsaid >= 0) return { code: "pain-not-recorded", setNumber: unsaid + 1 };
+  const muscle = sets.find(isMuscleOver);
+  if (muscle) return { code: "muscle-pain", painScore: muscle.painScore ?? NaN };
   const tooFew = amountShort(sets, dose);
   if (tooFew) return tooFew;
   const faults = [...new Set(sets.flatMap(faultsOf))];
@@ -249,9 +278,16 @@ function eased(to: Stepped | null, reason: DecisionReason): Decision {
   return decided("ease", next, reason, stepReason(next));
 }
 
+/** After a time away a set is given back, after a longer one a step, before anything older may build; where nothing is left, it stands. */
+function givenBack({ ease, fewerSets }: DecisionInput, { days, step }: Away): Decision {
+  const reason: DecisionReason = { code: "time-away", days };
+  const to = step === "set-fewer" ? (fewerSets ?? ease) : ease;
+  return to ? eased(to, reason) : decided("hold", null, reason);
+}
+
 /** What keeps a rung from being trained at all today: never the missing equipment, which hurts nobody. */
 const forbids = ({ state, reasons }: DecisionInput["current"]): FitReason | null =>
-  state === "closed" && reasons[0].code !== "equipment-missing" ? reasons[0] : null;
+  state === "closed" ? (reasons.find((reason) => stateOf(reason) === "closed" && reason.code !== "equipment-missing") ?? null) : null;
 
 function built(input: DecisionInput): Decision {
   const { provisional, proposedCeiling, sessions, dose, current, turn } = input;
@@ -305,15 +341,24 @@ function ruled(input: DecisionInput): Decision {
   const back = last ? setback(last, input.painLimitScore) : null;
   if (back?.by === "stop") return decided("stop", null, back.reason);
   const forbidden = forbids(input.current);
-  if (forbidden) return eased(input.easeUntilAllowed, { code: "rung-forbidden", reason: forbidden });
+  if (forbidden) {
+    // after pain two steps, where they lead out of it as well; else as far as out of it takes
+    const isOut = back?.by === "two" && input.easeTwice !== null && !forbids(input.easeTwice.tread.judgement);
+    return eased(isOut ? input.easeTwice : input.easeUntilAllowed, { code: "rung-forbidden", reason: forbidden });
+  }
   if (!last) return decided("hold", null, { code: "no-session" });
-  if (back) return eased(back.by === "two" ? input.easeTwice : input.ease, back.reason);
+  if (back?.by === "two") return eased(input.easeTwice, back.reason);
+  if (back) return eased(input.ease, back.reason);
+  if (input.away) return givenBack(input, input.away);
   const short = shortfall(last, input.dose);
   if (short) return decided("hold", null, short);
   const { sessionsToBuild } = input;
   const counted = sessions.slice(-sessionsToBuild);
   const allCount = counted.every((session) => !setback(session, input.painLimitScore) && !shortfall(session, input.dose));
   if (counted.length < sessionsToBuild || !allCount) return decided("hold", null, { code: "earned-once", needed: sessionsToBuild });
+  const apart = Math.max(0, ...counted.slice(1).map(({ day }, i) => daysBetween(counted[i]?.day ?? day, day)));
+  if (!(apart < AWAY_DAYS.setFewer)) return decided("hold", null, { code: "sessions-apart", days: apart });
+  if (input.isPlanChanged) return decided("hold", null, { code: "plan-changed" });
   if (input.isOtherShort) return decided("hold", null, { code: "other-side-short" });
   if (input.isAhead) return decided("hold", null, { code: "other-side-behind" });
   return built(input);

@@ -9,6 +9,8 @@ import {
   decisionFor,
   decisionInputOf,
   fitContextOf,
+  isAwayGiven,
+  isCoveredByNewer,
   missesMorning,
   openWarningsOf,
   planOf,
@@ -16,8 +18,8 @@ import {
   usualScoreOn,
 } from "./derive";
 import { answeredDoses, calmLoads, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, toldDoses } from "./history";
-import type { ClientRecord, SessionFact } from "./record";
-import { answer, doneSession, doneSet, plan, RAISED, record, rung, TODAY } from "./record.fixture";
+import type { ClientRecord, ResponseFact, SessionFact } from "./record";
+import { answer, CHECKED_IN, doneSession, doneSet, plan, RAISED, record, rung, TODAY } from "./record.fixture";
 import { subjectOf } from "./subject";
 
 function decided(of: ClientRecord, today = TODAY) {
@@ -141,16 +143,16 @@ describe("a decision", () => {
         raisedBy: 1,
         reason: "",
         source: { kind: "calm-pose", id: "later" } as const,
-        fromDay: "2026-10-09",
+        fromDay: "2026-10-10",
       })),
     ];
     const [pose] = record().calmPoses;
     if (!pose) throw new Error("no pose");
-    const calmPoses = [pose, { ...pose, id: "later", limitedBy: "hip" as const, day: "2026-10-09" }];
+    const calmPoses = [pose, { ...pose, id: "later", limitedBy: "hip" as const, day: "2026-10-10" }];
     const slow = record({
       ceilings,
       calmPoses,
-      responses: [answer(null, "2026-10-02"), answer("s1", "2026-10-07"), { ...answer("s2", "2026-10-12"), id: "late" }],
+      responses: [answer(null, "2026-10-02"), answer("s1", "2026-10-07"), answer("s2", "2026-10-10")],
     });
     expect(decided(slow, "2026-10-12")).toMatchObject({ move: "hold", rule: "ceiling-provisional" });
     expect(ceilingsToday(slow, "2026-10-12").usable.map(({ channel }) => channel)).toEqual(["kneecapStress", "hipMoment"]);
@@ -278,7 +280,7 @@ test("a calm morning under more pain relief than usual never builds, and raises 
   expect(decided(record({ responses }))).toMatchObject({ move: "hold", rule: "under-relief" });
   // and so does one within two weeks of an injection told on Screen, whether or not anybody says so on the floor
   const injected = (injectionDay: string) => decided(record({ screen: { medicines: { kinds: [], injectionDay } } }));
-  expect([injected("2026-10-01")?.rule, injected("2026-09-20")?.move, injected("2026-10-10")?.move]).toEqual([
+  expect([injected("2026-10-01")?.rule, injected("2026-09-16")?.move, injected("2026-10-10")?.move]).toEqual([
     "under-relief",
     "build",
     "build",
@@ -287,27 +289,139 @@ test("a calm morning under more pain relief than usual never builds, and raises 
   expect(doses(record({ responses }))).toBeLessThan(doses(record()));
 });
 
+const DECIDED: ClientRecord["decisions"][number] = {
+  id: "d",
+  sessionId: "s1",
+  itemId: "item-s1",
+  day: "2026-10-07",
+  move: "hold",
+  by: "trainer",
+  overruled: null,
+  rule: "earned-once",
+  reasons: [],
+  change: null,
+  note: "",
+};
+
+describe("everything known today is decided on together", () => {
+  const sharp = (id: string, day: string) =>
+    doneSession(id, day, {
+      sets: [doneSet(`item-${id}`, 0, { endedBy: "sharp", painScore: 6 }), doneSet(`item-${id}`, 1), doneSet(`item-${id}`, 2)],
+    });
+  test("good, good, then sharp with swelling ends easier than all three, in whatever order they are offered", () => {
+    const of = record({
+      sessions: [...record().sessions, sharp("s3", "2026-10-11")],
+      responses: [...record().responses, answer("s3", "2026-10-12", { newSwelling: true, class: "flare" })],
+    });
+    expect(undecidedItems(of).map(({ item }) => item.id)).toEqual(["item-s3"]);
+    const decision = decided(of, "2026-10-12");
+    expect(decision).toMatchObject({ move: "ease", rule: "sharp-pain" });
+    expect(decision?.next?.setting.seatHeightM).toBeGreaterThan(0.66);
+  });
+  test("an older good one never builds past a newer bad one, and a newer good one not at once after a bad one", () => {
+    const of = record({ sessions: [sharp("s1", "2026-10-06"), doneSession("s2", "2026-10-09")] });
+    expect(decided(of)).toMatchObject({ move: "hold", rule: "earned-once" });
+  });
+  test("an ease is never superseded into nothing: where the plan was made harder since, that is what is eased", () => {
+    const harder = { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.62, shareFraction: 0.5 } };
+    const since = (setting: typeof harder.setting, dose = RAISED.dose) =>
+      record({
+        rungs: [rung("rung-1"), rung("rung-2", { day: "2026-10-09", setting })],
+        prescriptions: [plan("plan-1", "rung-1"), plan("plan-2", "rung-2", { day: "2026-10-09", at: "2026-10-09T18:00:00.000Z", dose })],
+        sessions: [doneSession("s1", "2026-10-06"), sharp("s2", "2026-10-09")],
+      });
+    const eased = decided(since(harder.setting));
+    expect(eased).toMatchObject({ move: "ease", rule: "sharp-pain" });
+    expect(eased?.next?.setting.seatHeightM).toBeGreaterThan(0.62);
+    // already as easy as the ease would have made it: that is what stands
+    const easier = { seatHeightM: 0.8, shareFraction: 0.5 };
+    expect(decided(since(easier))?.next?.setting).toEqual(easier);
+    const good = { ...since({ seatHeightM: 0.68, shareFraction: 0.5 }), sessions: record().sessions };
+    expect(decided(good)).toMatchObject({ move: "hold", rule: "plan-changed" });
+  });
+  test("a time away comes first: a set, then a step", () => {
+    expect(decided(record(), "2026-10-22")?.move).toBe("build");
+    expect(decided(record(), "2026-10-23")).toMatchObject({
+      move: "ease",
+      rule: "time-away",
+      next: { dose: { setCount: RAISED.dose.setCount - 1 } },
+    });
+    const longer = decided(record(), "2026-11-06");
+    expect(longer).toMatchObject({ move: "ease", rule: "time-away", next: { dose: { setCount: RAISED.dose.setCount } } });
+    expect(longer?.next?.setting.seatHeightM).toBeGreaterThan(0.66);
+    const given = record({ decisions: [{ ...DECIDED, itemId: "item-s2", sessionId: "s2", day: "2026-10-23", rule: "time-away" }] });
+    expect(isAwayGiven(given, rung("rung-1"), "2026-10-24")).toBe(true); // the floor does not take it once more
+    expect(isAwayGiven(given, rung("x", { pattern: "hinge" }), "2026-10-24")).toBe(false);
+    expect(isAwayGiven(record({ decisions: [DECIDED] }), rung("rung-1"), "2026-10-24")).toBe(false);
+  });
+  test("sessions months apart are not running", () => {
+    const of = record({
+      sessions: [doneSession("s1", "2026-08-06"), doneSession("s2", "2026-10-09")],
+      responses: [answer(null, "2026-10-02"), answer("s1", "2026-08-07"), answer("s2", "2026-10-10")],
+    });
+    expect(decided(of)).toMatchObject({ move: "hold", rule: "sessions-apart" });
+  });
+});
+
+describe("no answer is no build", () => {
+  const rules = (more: Parameters<typeof doneSession>[2], response: Partial<ResponseFact> = {}, day = "2026-10-10") =>
+    decided(
+      record({
+        sessions: [doneSession("s1", "2026-10-06"), doneSession("s2", "2026-10-09", more)],
+        responses: [answer(null, "2026-10-02"), answer("s1", "2026-10-07"), answer("s2", day, response)],
+        confirmedCeilingIds: ["ceiling-0"],
+      }),
+      "2026-10-12",
+    )?.rule;
+  test("as it should be, it builds", () => expect(rules({})).toBe("earned"));
+  test("a check-in nobody made, or that warned and was gone past", () => {
+    expect(rules({ checkIn: null })).toBe("check-in-missing");
+    expect(rules({ checkIn: { ...CHECKED_IN, newSwelling: true } })).toBe("check-in-warned");
+    expect(rules({ checkIn: { ...CHECKED_IN, painScore: 4 } })).toBe("check-in-warned");
+    expect(rules({ checkIn: { ...CHECKED_IN, painScore: NaN } })).toBe("check-in-warned");
+    expect(rules({ checkIn: { ...CHECKED_IN, painScore: 3 } })).toBe("earned");
+    expect(rules({ checkIn: null, place: "home" })).toBe("earned"); // nobody stands at the door there
+  });
+  test("a morning told the day after that is a memory; a bad one still counts", () => {
+    expect(rules({}, {}, "2026-10-11")).toBe("morning-late");
+    expect(rules({}, { class: "flare" }, "2026-10-11")).toBe("flare");
+  });
+  test("a sign, in the session or the morning, counts for nothing, also once it is cleared", () => {
+    expect(rules({ warnings: [{ eventId: "e", sign: "faint", at: "" }] })).toBe("sign-said");
+    expect(rules({}, { warningSigns: ["calf-swelling"] })).toBe("noticed"); // whatever class was kept, it was never calm
+    const signed = record({ responses: [answer(null, "2026-10-02", { warningSigns: ["faint"] })], sessions: [] });
+    expect(isCeilingProvisional(signed, subject(signed), ceilingOf(signed))).toBe(true);
+  });
+  test("a muscle at work with pain over five", () => {
+    const sets = [0, 1, 2].map((n) => doneSet("item-s2", n, n === 0 ? { painKind: "muscle-work", painScore: 6 } : {}));
+    expect(rules({ sets })).toBe("muscle-pain");
+  });
+});
+
 describe("what waits", () => {
-  test("for a decision: items that were trained or warned, once each", () => {
-    const decisions: ClientRecord["decisions"] = [
-      {
-        id: "d",
-        sessionId: "s1",
-        itemId: "item-s1",
-        day: "2026-10-07",
-        move: "hold",
-        by: "trainer",
-        overruled: null,
-        rule: "earned-once",
-        reasons: [],
-        change: null,
-        note: "",
-      },
-    ];
+  test("for a decision: of each line the last item that was trained or warned, and what came before is judged with it", () => {
+    const decisions = [DECIDED];
     const idle = doneSession("s3", "2026-10-10", { sets: [] });
     const warned = doneSession("s4", "2026-10-10", { sets: [], warnings: [{ eventId: "e", sign: "faint", at: "" }] });
     const waits = undecidedItems(record({ decisions, sessions: [...record().sessions, idle, warned] }));
-    expect(waits.map(({ item }) => item.id)).toEqual(["item-s2", "item-s4"]);
+    expect(waits.map(({ item }) => item.id)).toEqual(["item-s4"]);
+    expect(undecidedItems(record({ decisions, sessions: [...record().sessions, idle] })).map(({ item }) => item.id)).toEqual(["item-s2"]);
+    const hinge = [rung("rung-1"), rung("rung-2", { pattern: "hinge", variationId: "two-leg-hinge" })];
+    const two = record({
+      rungs: hinge,
+      prescriptions: [plan("plan-1", "rung-1"), plan("plan-2", "rung-2")],
+      sessions: [doneSession("s1", "2026-10-06", { prescriptionId: "plan-2" }), doneSession("s2", "2026-10-09")],
+    });
+    expect(undecidedItems(two).map(({ item }) => item.id)).toEqual(["item-s1", "item-s2"]);
+    expect(two.sessions.map(({ items: [item] }) => item && isCoveredByNewer(two, item))).toEqual([false, false]);
+  });
+  test("and a decision covers what was trained before it: nothing older is decided after something newer", () => {
+    const last = { ...DECIDED, itemId: "item-s2", sessionId: "s2" };
+    expect(undecidedItems(record({ decisions: [last] }))).toEqual([]);
+    const [older] = record().sessions[0]?.items ?? [];
+    if (!older) throw new Error("no item");
+    expect(isCoveredByNewer(record(), older)).toBe(true);
+    expect(isCoveredByNewer(record({ decisions: [last] }), older)).toBe(false); // decided with it, and waits no more
   });
   test("for a morning: a trained session of a day gone by that nobody told about", () => {
     const [s1] = record().sessions;
@@ -320,12 +434,12 @@ describe("what waits", () => {
 });
 
 describe("history", () => {
-  test("of a calm pose is confirmed by the next two mornings, not by one of its own day or later", () => {
+  test("of a calm pose is confirmed by the next morning, not by one of its own day or a memory told later", () => {
     const isOpen = (day: string) => {
       const of = record({ responses: [answer(null, day)], sessions: [] });
       return isCeilingProvisional(of, subject(of), ceilingOf(of));
     };
-    expect(["2026-10-01", "2026-10-02", "2026-10-03", "2026-10-04"].map(isOpen)).toEqual([true, false, false, true]);
+    expect(["2026-10-01", "2026-10-02", "2026-10-03", "2026-10-04"].map(isOpen)).toEqual([true, false, true, true]);
   });
   test("takes usual pain of each complaint from its own mornings before a day", () => {
     const responses = Array.from({ length: 6 }, (_, i) =>

@@ -5,13 +5,15 @@ import { asVariation } from "../catalogue/own";
 import { kitOf } from "../fit/assemble";
 import { DEFAULT_KIT, type FitContext, type Kit, kitWithCushion } from "../fit/context";
 import { judge } from "../fit/judge";
-import { buildOnce, easeOnce, easeTwice, easeUntilAllowed } from "../fit/step";
+import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets, isEaseTo, type Stepped } from "../fit/step";
+import { byLevers, byVariation, changesBetween, footAt, treadAfter, watchedOf } from "../fit/tread";
 import { isBack } from "../limits/complaint";
 import type { Day } from "../day";
 import type { Careful } from "../limits/rails";
 import { oncePer } from "../once";
 import { otherSide, type Side } from "../mechanics/channels";
 import { isHarder, parametersOf, templateOf } from "../templates/form";
+import { type Away, awaySince } from "../progress/away";
 import { decide, type Decision, type DecisionInput, shortfall } from "../progress/decide";
 import { usualPainScore } from "../progress/morning";
 import { openWarnings, type Warning } from "../progress/warning";
@@ -99,13 +101,54 @@ export const openWarningsOf = ({ warnings, clearances }: Pick<ClientRecord, "war
 
 const isTrained = ({ sets, warnings }: SessionFact, itemId: string): boolean =>
   warnings.length > 0 || sets.some((set) => set.itemId === itemId);
-/** Items that were trained and not yet decided on, oldest first. */
-export const undecidedItems = ({ sessions, decisions }: ClientRecord): { session: SessionFact; item: ItemFact }[] =>
-  sessions.flatMap((session) =>
-    session.items
-      .filter(({ id }) => isTrained(session, id) && !decisions.some(({ itemId }) => itemId === id))
-      .map((item) => ({ session, item })),
-  );
+interface DoneItem {
+  session: SessionFact;
+  item: ItemFact;
+}
+/**
+ * What waits for a decision, one item a line of work and the last that was trained: whatever came before it and nobody decided on
+ * is judged with it. Oldest first. A decision covers what was trained before it, so that nothing older is decided after something newer.
+ */
+export function undecidedItems(record: ClientRecord): DoneItem[] {
+  const { sessions, decisions } = record;
+  const last = new Map<string, DoneItem>();
+  for (const session of sessions.toSorted((a, b) => a.day.localeCompare(b.day)))
+    for (const item of session.items) {
+      if (!isTrained(session, item.id)) continue;
+      const rung = plannedOf(record, item)?.rung;
+      last.set(rung ? lineKey(rung) : item.id, { session, item });
+    }
+  return [...last.values()]
+    .filter(({ item }) => !decisions.some(({ itemId }) => itemId === item.id))
+    .toSorted((a, b) => a.session.day.localeCompare(b.session.day));
+}
+/** Whether something newer of the same line waits: that is decided, and this with it. */
+export const isCoveredByNewer = (record: ClientRecord, item: ItemFact): boolean => {
+  const rung = plannedOf(record, item)?.rung;
+  return undecidedItems(record).some(({ item: other }) => {
+    const own = plannedOf(record, other)?.rung;
+    return other.id !== item.id && rung !== undefined && own !== undefined && isSameLine(own, rung);
+  });
+};
+/** How long this client has not trained, as far as it takes something off today. */
+export const awayToday = ({ sessions }: Pick<ClientRecord, "sessions">, today: Day): Away | null =>
+  awaySince(lastTrainedDay(sessions, today), today);
+const lastTrainedDay = (sessions: readonly SessionFact[], today: Day): Day | undefined =>
+  sessions
+    .filter(({ day, sets }) => day < today && sets.length > 0)
+    .map(({ day }) => day)
+    .toSorted()
+    .at(-1);
+/** Whether the gate has given something back for the time away already: the floor does not take it again. */
+export const isAwayGiven = (record: ClientRecord, line: Line, today: Day): boolean => {
+  const last = lastTrainedDay(record.sessions, today) ?? "";
+  return record.decisions.some(({ itemId, rule, day }) => {
+    const item = record.sessions.flatMap(({ items }) => items).find(({ id }) => id === itemId);
+    const own = item && plannedOf(record, item)?.rung;
+    return rule === "time-away" && day > last && own !== undefined && isSameLine(own, line);
+  });
+};
+
 /** A session whose morning after nobody has told. */
 export const missesMorning = (record: ClientRecord, session: SessionFact, today: Day): boolean =>
   session.day < today && session.sets.length > 0 && responseTo(record, session) === null;
@@ -170,22 +213,30 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
   const planned = plannedOf(record, item);
   const context = planned && fitContextOf(record, today, planned.rung.side);
   if (!planned || !context) return null;
-  const { rung, prescription } = planned;
+  // what stands now is what is eased or built, whatever was trained then
+  const standing = planInLine(record, planned.rung) ?? planned;
+  const isPlanChanged = standing.prescription.id !== planned.prescription.id;
+  const { rung, prescription } = standing;
   const { dose } = prescription;
+  const eased = (ease: typeof easeOnce): Stepped | null =>
+    isPlanChanged ? easedSince(context, planned, standing, ease) : ease(context, rung, dose);
   const proposal = ceilingProposal(record, context);
   return {
     today,
-    dose,
+    dose: planned.prescription.dose,
     sessions: outcomesAtRung(record, session, planned),
     openWarnings: openWarningsOf(record),
     painLimitScore: painLimitOf(record),
     sessionsToBuild: context.school.sessionsToBuild,
     provisional: context.ceilings.some((ceiling) => isCeilingProvisional(record, context.subject, ceiling)),
     current: judge(context, variationById(rung.variationId), dose.mixed?.setting ?? rung.setting), // the hardest of its sets
-    ease: easeOnce(context, rung, dose),
-    easeTwice: easeTwice(context, rung, dose),
+    ease: eased(easeOnce),
+    easeTwice: eased(easeTwice),
+    fewerSets: fewerSets(context, rung, dose),
     easeUntilAllowed: easeUntilAllowed(context, rung, dose),
-    build: buildOnce(context, rung, dose),
+    build: isPlanChanged ? null : buildOnce(context, rung, dose),
+    isPlanChanged,
+    away: awayToday(record, today),
     proposedCeiling: proposal?.move === "raise" ? proposal.value : null,
     isAhead: isAhead(record, rung),
     isOtherShort: context.school.positions["both-sides"] === "tied" && isOtherShort(record, session, rung),
@@ -194,6 +245,23 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     turn: turnAfter(record, context, rung, dose, today),
     sharpMarks: record.sessions.reduce((sum, each) => sum + sharpMarksIn(record, each, rung), 0),
   };
+}
+
+/**
+ * An answer to what was trained at a place that is no longer the plan: where the plan has since become as easy as that, it is
+ * what stands; where it has not, it is eased from where it stands now. Never nothing.
+ */
+function easedSince(context: FitContext, then: Plan, standing: Plan, ease: typeof easeOnce): Stepped | null {
+  const target = ease(context, then.rung, then.prescription.dose);
+  const { rung, prescription } = standing;
+  const now = footAt(context, rung);
+  if (target && isEaseTo(context, target.tread.judgement, now) && prescription.dose.setCount <= target.dose.setCount) {
+    const isSameRow = rung.variationId === then.rung.variationId;
+    const change = isSameRow ? byLevers(...changesBetween(then.rung.setting, rung.setting)) : byVariation(then.rung.variationId);
+    const before = footAt(context, then.rung);
+    return { tread: treadAfter(context, before, rung, change, watchedOf(before.judgement)), dose: prescription.dose };
+  }
+  return ease(context, rung, prescription.dose);
 }
 
 export function decisionFor(

@@ -1,5 +1,4 @@
 import { measuredRange } from "../assess/range-limits";
-import { parseDate } from "@internationalized/date";
 import { type Day, daysBetween } from "../day";
 import { variationById } from "../catalogue/catalogue";
 import { isTimed } from "../dose/dose";
@@ -13,13 +12,25 @@ import { ask, demandOn, WHOLE } from "../templates/ask";
 import { isLoad } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
-import { isAsPrescribed, type SessionOutcome } from "../progress/decide";
+import { awaySince } from "../progress/away";
+import { isAsPrescribed, type SessionOutcome, type Uncounted } from "../progress/decide";
+import { isMorningAfter, type MorningClass, neverCalm } from "../progress/morning";
+import { injectionDays } from "../screen/screen";
 import { blockWeek } from "../week/week";
 import type { ClientRecord, ItemFact, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
 import { painLimitOf } from "./school";
 
 export const responseTo = ({ responses }: Pick<ClientRecord, "responses">, { id }: Pick<SessionFact, "id">): ResponseFact | null =>
   responses.findLast(({ sessionId }) => sessionId === id) ?? null;
+
+/** How a morning counts: with a warning sign in it never as calm, whatever was kept at the time. */
+export const classOf = ({ class: kept, warningSigns }: Pick<ResponseFact, "class" | "warningSigns">): MorningClass =>
+  warningSigns.length > 0 ? neverCalm(kept) : kept;
+/** The answer of the morning after, in its time; a memory told later is none. */
+const answeredInTime = (record: Pick<ClientRecord, "responses">, session: Pick<SessionFact, "id" | "day">): ResponseFact | null => {
+  const response = responseTo(record, session);
+  return response && isMorningAfter(session.day, response.day) ? response : null;
+};
 
 /** What an item was planned as: its prescription and rung. */
 export function plannedOf(
@@ -39,10 +50,20 @@ export function isByTime(record: ClientRecord, item: Pick<ItemFact, "prescriptio
 
 /** So long what is calm after an injection proves nothing. Source: design, rules learnt from the first use, 17. */
 const INJECTION_DAYS = 14;
-/** Whether a day lies within two weeks after the injection that was told on Screen. */
-export function hadInjection({ screen }: Pick<ClientRecord, "screen">, day: Day): boolean {
-  const injected = screen.medicines?.injectionDay ?? null;
-  return injected !== null && injected <= day && daysBetween(injected, day) <= INJECTION_DAYS;
+/** Whether a day lies within two weeks after any injection that was told on Screen. */
+export const hadInjection = ({ screen }: Pick<ClientRecord, "screen">, day: Day): boolean =>
+  injectionDays(screen).some((injected) => injected <= day && daysBetween(injected, day) <= INJECTION_DAYS);
+
+/** Why a session counts for nothing, however well it went; the first that holds. */
+function uncountedBy(record: ClientRecord, session: SessionFact): Uncounted | null {
+  const { checkIn, isLight, place, warnings } = session;
+  const response = responseTo(record, session);
+  if (warnings.length > 0 || (response?.warningSigns.length ?? 0) > 0) return "sign-said";
+  if (checkIn?.underRelief || response?.underRelief || hadInjection(record, session.day)) return "under-relief";
+  if (isLight) return "light-day";
+  if (place === "studio" && checkIn === null) return "check-in-missing"; // at home nobody asks at the door
+  if (checkIn && (checkIn.newSwelling || !(checkIn.painScore <= painLimitOf(record)))) return "check-in-warned";
+  return response && !isMorningAfter(session.day, response.day) ? "morning-late" : null;
 }
 
 /** What one item of a session came to, and the morning after. */
@@ -53,13 +74,8 @@ export function outcomeOf(record: ClientRecord, session: SessionFact, item: Item
     day: session.day,
     sets: session.sets.filter(({ itemId }) => itemId === item.id),
     eased: isEased || (session.checkIn !== null && session.checkIn.choice !== "as-planned"),
-    uncounted:
-      session.checkIn?.underRelief || response?.underRelief || hadInjection(record, session.day)
-        ? "under-relief"
-        : session.isLight
-          ? "light-day"
-          : null,
-    response: response?.class ?? null,
+    uncounted: uncountedBy(record, session),
+    response: response && classOf(response),
     newSwelling: response?.newSwelling ?? false,
     soreMuscles: response?.told?.muscles === "sore",
   };
@@ -82,7 +98,10 @@ function donesAsPrescribed(record: ClientRecord): DoneDose[] {
     }),
   );
 }
-const isCalm = (record: ClientRecord, session: SessionFact): boolean => responseTo(record, session)?.class === "calm";
+const isCalm = (record: ClientRecord, session: SessionFact): boolean => {
+  const response = answeredInTime(record, session);
+  return response !== null && classOf(response) === "calm";
+};
 const led = (subject: Subject, { side }: Pick<RungFact, "side">): Subject => ({ ...subject, leadSide: side });
 
 /** A rung is trained many times and asks the same each time: it is asked once. */
@@ -102,8 +121,9 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
   const calm = record.calmPoses
     .filter(({ id }) => id === ceiling.source.id)
     .map(({ day }): AnsweredDose => {
-      const answer = record.responses.find((r) => r.day > day && parseDate(r.day).compare(parseDate(day)) <= 2);
-      return { day, useFraction: 1, response: answer?.class ?? null };
+      const answer = record.responses.find((response) => isMorningAfter(day, response.day));
+      const isProof = answer && !answer.underRelief && !hadInjection(record, day);
+      return { day, useFraction: 1, response: isProof ? classOf(answer) : null };
     });
   const demandOf = oncePerRung((rung) =>
     demandOn(
@@ -116,7 +136,7 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
   for (const { session, rung } of donesAsPrescribed(record)) {
     const useFraction = (demandOf(rung)?.head ?? 0) / ceiling.value;
     if (useFraction > (trained.get(session.id)?.useFraction ?? 0))
-      trained.set(session.id, { day: session.day, useFraction, response: responseTo(record, session)?.class ?? null });
+      trained.set(session.id, { day: session.day, useFraction, response: isCalm(record, session) ? "calm" : null });
   }
   return [...calm, ...trained.values()];
 }
@@ -126,6 +146,15 @@ export const isCeilingProvisional = (record: ClientRecord, subject: Subject, cei
   ceiling.source.kind !== "history" &&
   !record.confirmedCeilingIds.includes(ceiling.id) &&
   isProvisional(ceiling, answeredDoses(record, subject, ceiling));
+
+/** Ceilings that what is known by a day takes out of being provisional, and that nobody wrote down as confirmed yet. */
+export const ceilingsConfirmed = (record: ClientRecord, { subject, ceilings }: Pick<FitContext, "subject" | "ceilings">): Ceiling[] =>
+  ceilings.filter(
+    (ceiling) =>
+      ceiling.source.kind !== "history" &&
+      !record.confirmedCeilingIds.includes(ceiling.id) &&
+      !isCeilingProvisional(record, subject, ceiling),
+  );
 
 /** What a session's hardest work on one ceiling asked, and how the morning answered: calm only where all was done as prescribed. */
 export function toldDoses(record: ClientRecord, subject: Subject, ceiling: Ceiling): ToldDose[] {
@@ -139,14 +168,15 @@ export function toldDoses(record: ClientRecord, subject: Subject, ceiling: Ceili
   const limitScore = painLimitOf(record);
   return record.sessions.flatMap((session): ToldDose[] => {
     const response = responseTo(record, session);
-    if (!response || session.warnings.length > 0) return [];
+    if (!response) return [];
+    const answered = classOf(response);
     const doses = session.items.flatMap((item): ToldDose[] => {
       const planned = plannedOf(record, item);
       const outcome = outcomeOf(record, session, item);
       if (!planned || outcome.sets.length === 0) return [];
-      if (response.class === "calm" && !isAsPrescribed(outcome, planned.prescription.dose, limitScore)) return [];
+      if (answered === "calm" && !isAsPrescribed(outcome, planned.prescription.dose, limitScore)) return [];
       const repetitions = outcome.sets.reduce((sum, set) => sum + set.repetitions, 0);
-      return [{ day: session.day, demand: demandOf(planned.rung)?.head ?? 0, repetitions, response: response.class }];
+      return [{ day: session.day, demand: demandOf(planned.rung)?.head ?? 0, repetitions, response: answered }];
     });
     const [hardest] = doses.filter(({ demand }) => demand > 0).toSorted((a, b) => b.demand - a.demand);
     return hardest ? [hardest] : [];
@@ -172,8 +202,17 @@ function learntOf(record: ClientRecord, subject: Subject, ceiling: Ceiling, toda
     calibrated: ceiling.value / raisedBy,
     doses: toldDoses(record, subject, ceiling).filter(({ day }) => day <= today),
   };
-  const proposal = proposedCeiling(ceiling.value, beliefOf(basis, today), basis.doses, { limitValue: limitOn(record, ceiling, today) });
+  const proposal = proposedCeiling(ceiling.value, beliefOf(basis, today), basis.doses, {
+    limitValue: limitOn(record, ceiling, today),
+    unquiet: unquietNow(record, today),
+  });
   return { ...basis, proposal };
+}
+/** What is known of today that no raise goes past, whatever was calm before. */
+function unquietNow({ responses, sessions }: ClientRecord, today: Day): "swelling" | "away" | null {
+  if (responses.filter(({ day }) => day <= today).at(-1)?.newSwelling) return "swelling";
+  const trained = sessions.filter(({ day, sets }) => day <= today && sets.length > 0).map(({ day }) => day);
+  return awaySince(trained.toSorted().at(-1), today) ? "away" : null;
 }
 /** The most a limit in force allows on a ceiling's own channel and side. */
 const limitOn = ({ limits }: Pick<ClientRecord, "limits">, { channel, side }: Ceiling, today: Day): number =>

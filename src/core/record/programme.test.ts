@@ -1,6 +1,7 @@
+import { awayToday } from "./derive";
 import { describe, expect, test } from "vitest";
 import { painfulWeeks } from "./history";
-import { awayToday, builtSince, dailyLoads, sessionLoadOf, strengthTrends, wayToGoal } from "./programme";
+import { builtSince, dailyLoads, sessionLoadOf, strengthTrends, wayToGoal } from "./programme";
 import { answer, doneSession, doneSet, plan, record, rung } from "./record.fixture";
 
 /** A session of four sets, five minutes apart, ended a minute after the last. */

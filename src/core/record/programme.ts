@@ -11,7 +11,6 @@ import { buildSession, type SessionAsked } from "../session/build";
 import { laidFrom, type TrainingPlan } from "../session/plan";
 import type { Part } from "../dose/part";
 import { waiting, type WeakLink, type SessionItem } from "../session/session";
-import { type Away, awaySince } from "../progress/away";
 import { parametersOf, templateOf } from "../templates/form";
 import { strengthFrom } from "../standards/repetition";
 import { isSameSetting, type LeverId } from "../templates/lever";
@@ -185,10 +184,6 @@ export function programmeItems(record: ClientRecord, today: Day): ProgrammeItem[
       }));
     });
 }
-
-/** How long this client has not trained, as far as it takes something off today. */
-export const awayToday = ({ sessions }: Pick<ClientRecord, "sessions">, today: Day): Away | null =>
-  awaySince(sessions.findLast(({ day, sets }) => day < today && sets.length > 0)?.day, today);
 
 /** What the programme has on a day. */
 export const laidOn = ({ trainingPlan }: Pick<ClientRecord, "trainingPlan">, day: Day): Laid | undefined =>

@@ -8,6 +8,15 @@ import type { ClientLine, ClientRecord, PrescriptionFact, ResponseFact, RungFact
 export const RAISED = variationById("raised-sit-to-stand");
 export const TODAY = "2026-10-10";
 
+/** Asked at the door, and nothing against it. */
+export const CHECKED_IN: NonNullable<SessionFact["checkIn"]> = {
+  painScore: 1,
+  newSwelling: false,
+  choice: "as-planned",
+  underRelief: false,
+  satLong: false,
+  reason: "",
+};
 export const doneSet = (itemId: string, n: number, more: Partial<FloorSet> = {}): FloorSet => ({
   ...UNTOLD,
   id: `${itemId}-${n}`,
@@ -29,7 +38,7 @@ export const doneSession = (id: string, day: string, more: Partial<SessionFact> 
   return {
     id,
     day,
-    checkIn: null,
+    checkIn: CHECKED_IN,
     moves: [],
     added: [],
     ordered: null,

@@ -32,7 +32,7 @@ export interface ScreenAnswers {
   pain?: { worstScore: number | null; morningStiffMin: number | null; swells: boolean; when: string };
   /** Of a client whose back hurts, and the day it was asked. */
   back?: { day: Day; signs: readonly BackSign[] };
-  medicines?: { kinds: readonly Medicine[]; injectionDay: Day | null };
+  medicines?: { kinds: readonly Medicine[]; injectionDay: Day | null; earlierInjectionDays?: readonly Day[] };
   aids?: { brace: boolean; stick: boolean; footwear: string; helperAtHome: boolean };
   /** What is feared; what of the form is the joint's own limit and not to be corrected; the time there is. */
   person?: { fear: string; ownLimit: string; sessionsPerWeek: number | null; minutes: number | null };
@@ -62,6 +62,17 @@ export function conditionsOf({ conditions = [], back, medicines }: ScreenAnswers
 }
 
 const kindOf = (id: string): ConditionKind | undefined => CONDITION_KINDS.find((kind) => kind.id === id);
+/** Every day an injection was told of: the latest question does not take an earlier answer back. */
+export const injectionDays = ({ medicines }: Pick<ScreenAnswers, "medicines">): Day[] => [
+  ...new Set([...(medicines?.earlierInjectionDays ?? []), ...(medicines?.injectionDay ? [medicines.injectionDay] : [])]),
+];
+/** Answers with one or more parts said anew: what was answered before stays, and every injection day with it. */
+export function withPart(before: ScreenAnswers, part: Omit<ScreenAnswers, "setAside">): ScreenAnswers {
+  const earlier = injectionDays(before).filter((day) => day !== part.medicines?.injectionDay);
+  const medicines = part.medicines && { ...part.medicines, ...(earlier.length > 0 ? { earlierInjectionDays: earlier } : {}) };
+  return { ...before, ...part, ...(medicines ? { medicines } : {}) };
+}
+
 /** A date nobody knows never opens anything: the rule has always run. */
 export const ALWAYS: Day = "1900-01-01";
 

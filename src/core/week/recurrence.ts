@@ -17,6 +17,7 @@ const untilDay = (_: string, day: string, clock: string): string => {
 export function recurrenceDays(rule: string, start: Day): Day[] | null {
   const parts = rule.toUpperCase().replace(/^RRULE:/, "");
   if (/COUNT=/.test(parts) && /UNTIL=/.test(parts)) return null;
+  if (/INTERVAL=0+(?:;|$)/.test(parts)) return null; // every nought weeks is no rule
   try {
     const first = ICAL.Time.fromDateString(start);
     const recur = ICAL.Recur.fromString(parts.replace(/UNTIL=(\d{8})T(\d{6})Z?/, untilDay));

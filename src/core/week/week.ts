@@ -38,9 +38,9 @@ export type DayRefusal =
   | { code: "often-enough"; most: number }
   | { code: "already-that-day" };
 
-/** Days of rest a class keeps: its own, or the school's where that asks for more of the full circuit. */
+/** Days of rest a class keeps: its own, or the school's where that asks for more; what is done daily asks for none. */
 const restOf = (often: Frequency, { school }: WeekRules): number =>
-  REST_DAYS[often] === 0 ? 0 : Math.max(REST_DAYS[often], often === "three-a-week" ? Math.min(school.restDays, 2) : REST_DAYS[often]);
+  REST_DAYS[often] === 0 ? 0 : Math.max(REST_DAYS[often], school.restDays);
 
 /** Why a session cannot be on a day, or null: the client's days, rest on both sides, the day's own load, the week's most. */
 export function refusalOn(day: Day, session: Pick<Laid, "id" | "often">, others: readonly Laid[], rules: WeekRules): DayRefusal | null {

@@ -27,6 +27,7 @@ export type Refusal =
         | "no-such-limit"
         | "no-such-complaint"
         | "already-decided"
+        | "newer-first"
         | "already-there"
         | "closed-needs-note"
         | "gate-needs-note"

@@ -50,6 +50,8 @@ async function trainWell({ scope }: TestStudio, { sessionId, itemId }: { session
     } as const;
     return { id: newUuid(), deviceId: "t", sequence: i, sessionId, occurredAt: at(i), body: { ...body, faults: [] } };
   });
+  const asked = { kind: "checked-in", painScore: 1, newSwelling: false, choice: "as-planned" } as const;
+  const checkIn = { id: newUuid(), deviceId: "t", sequence: 0, sessionId, occurredAt: at(0), body: asked };
   const lastSetId = sets[2]?.body.setId ?? "";
   const tank = {
     id: newUuid(),
@@ -59,7 +61,7 @@ async function trainWell({ scope }: TestStudio, { sessionId, itemId }: { session
     occurredAt: at(9),
     body: { kind: "set-corrected" as const, setId: lastSetId, change: { leftInTank: 3 } },
   };
-  await inTest(orm, scope, (em) => appendFloorEvents(scope, em, [...sets, tank], new Date()));
+  await inTest(orm, scope, (em) => appendFloorEvents(scope, em, [checkIn, ...sets, tank], new Date()));
 }
 
 async function session(studio: TestStudio, day: string, nextDay: string): Promise<string> {

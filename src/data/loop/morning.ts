@@ -1,29 +1,13 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
-import { type Morning, morningClass, worstClass } from "../../core/progress/morning";
+import { classedMorning, type Morning } from "../../core/progress/morning";
 import { fitContextOf, usualScoreOn } from "../../core/record/derive";
-import { isCeilingProvisional } from "../../core/record/history";
-import type { ClientRecord, ResponseFact } from "../../core/record/record";
+import { ceilingsConfirmed } from "../../core/record/history";
 import { confirmCeiling } from "../repos/client.repo";
 import { recordMorning } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
-
-/** Every complaint against its own usual; the one that answered worst speaks for the morning. */
-function classed(
-  record: ClientRecord,
-  { pains, newSwelling }: Morning,
-  day: Day,
-): Pick<ResponseFact, "painScore" | "usualScore" | "class"> {
-  const each = pains.map(({ complaintId, painScore }) => {
-    const usualScore = usualScoreOn(record, complaintId, day);
-    return { painScore, usualScore, class: morningClass(painScore, newSwelling, usualScore) };
-  });
-  const worst = each.toSorted((a, b) => b.painScore - b.usualScore - (a.painScore - a.usualScore))[0];
-  if (!worst) return { painScore: 0, usualScore: 0, class: newSwelling ? "flare" : "calm" };
-  return { ...worst, class: worstClass(each.map((answer) => answer.class)) };
-}
 
 /** The morning after: classed against this client's usual, and kept with the rule's own figures. Answered again, it is corrected. */
 export const answerMorning = (
@@ -40,19 +24,20 @@ export const answerMorning = (
     const isSaid = record.complaints.every(({ id }) => morning.pains.some(({ complaintId }) => complaintId === id));
     if (!isSaid) return refuse({ code: "pain-missing" });
     const answeredDay = record.responses.findLast((response) => sessionId !== null && response.sessionId === sessionId)?.day ?? day;
-    const answer = { ...morning, warningSigns, sessionId, day: answeredDay, ...classed(record, morning, answeredDay) };
-    await recordMorning(scope, em, clientId, answer);
-    if (answer.class === "calm" && !morning.underRelief) await confirmCeilings(scope, em, clientId, answeredDay);
+    const answers = morning.pains.map(({ complaintId, painScore }) => ({
+      painScore,
+      usualScore: usualScoreOn(record, complaintId, answeredDay),
+    }));
+    const classed = classedMorning(answers, { newSwelling: morning.newSwelling, hasSign: warningSigns.length > 0 });
+    await recordMorning(scope, em, clientId, { ...morning, warningSigns, sessionId, day: answeredDay, ...classed });
+    await confirmCeilings(scope, em, clientId, answeredDay);
     return { ok: true };
   });
 
-/** Ceilings that this calm morning has taken out of being provisional. */
+/** Ceilings that what is known now has taken out of being provisional are written down as confirmed. */
 async function confirmCeilings(scope: Scope, em: EntityManager, clientId: string, day: Day): Promise<void> {
   const record = await loadRecord(scope, em, clientId);
   const context = record && fitContextOf(record, day);
   if (!context) return;
-  for (const ceiling of context.ceilings) {
-    const isNew = ceiling.source.kind !== "history" && !record.confirmedCeilingIds.includes(ceiling.id);
-    if (isNew && !isCeilingProvisional(record, context.subject, ceiling)) await confirmCeiling(scope, em, clientId, ceiling.id, day);
-  }
+  for (const { id } of ceilingsConfirmed(record, context)) await confirmCeiling(scope, em, clientId, id, day);
 }

@@ -8,7 +8,16 @@ import type { Judgement } from "../../core/fit/judge";
 import type { Day } from "../../core/day";
 import type { Side } from "../../core/mechanics/channels";
 import { type DecisionMove, type Next, nextOf, overruleRefusal } from "../../core/progress/decide";
-import { currentPlans, decisionFor, fitContextOf, openWarningsOf, type Plan, planInLine, undecidedItems } from "../../core/record/derive";
+import {
+  currentPlans,
+  decisionFor,
+  fitContextOf,
+  openWarningsOf,
+  type Plan,
+  planInLine,
+  undecidedItems,
+  isCoveredByNewer,
+} from "../../core/record/derive";
 import { plannedOf } from "../../core/record/history";
 import type { ClientRecord } from "../../core/record/record";
 import type { OpenedItem } from "../../core/floor/events";
@@ -241,7 +250,7 @@ function nextFor(found: NonNullable<ReturnType<typeof decisionFor>>, move: Decis
   return null;
 }
 
-/** A decision about an item of a session. One about an old session is kept, and changes nothing that was kept since. */
+/** A decision about a line of work, by the last item trained in it; where the plan was changed since, it eases what stands now or nothing. */
 export const decideItem = (
   scope: Scope,
   em: EntityManager,
@@ -261,6 +270,7 @@ async function decideIn(
   const item = session?.items.find(({ id }) => id === itemId);
   if (!session || !item) return refuse({ code: "no-such-session" });
   if (record.decisions.some((decision) => decision.itemId === itemId)) return refuse({ code: "already-decided" });
+  if (isCoveredByNewer(record, item)) return refuse({ code: "newer-first" });
   const [found, planned] = [decisionFor(record, session, item, day), plannedOf(record, item)];
   if (!found || !planned) return refuse({ code: "no-plan" });
   const { decision } = found;
@@ -269,7 +279,8 @@ async function decideIn(
   const next = nextFor(found, move, isMore);
   const { side, line } = planned.rung;
   // what would be trained next: holding against the rules keeps the rung as it stands
-  const standing = { ...planned.rung, dose: planned.prescription.dose };
+  const current = planInLine(record, planned.rung) ?? planned;
+  const standing = { ...current.rung, dose: current.prescription.dose };
   const kept = next ?? (overruled && move === "hold" ? standing : null);
   const place = kept && judged(record, placeOf(kept, kept.dose), side, day, line);
   if (overruled) {
@@ -278,9 +289,9 @@ async function decideIn(
     if (refusal) return refuse({ code: "overrule-refused", reason: refusal.code });
   }
   if (place && !place.ok) return place;
-  const isSuperseded = planInLine(record, planned.rung)?.prescription.id !== planned.prescription.id;
+  const isSuperseded = found.input.isPlanChanged && next === null;
   const nextRungId =
-    next && place && !isSuperseded
+    next && place
       ? await keepPlace(scope, em, record, { variationId: next.variationId, setting: next.setting }, side, place.judgement, day, line)
       : null;
   const decisionId = await addDecision(scope, em, record.client.id, {

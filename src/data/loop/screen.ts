@@ -1,6 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
-import { dayProblem, isScreenLimit, type ScreenAnswers } from "../../core/screen/screen";
+import { dayProblem, isScreenLimit, withPart, type ScreenAnswers } from "../../core/screen/screen";
 import { addScreen } from "../repos/client.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
@@ -19,7 +19,7 @@ export const answerScreen = (scope: Scope, em: EntityManager, clientId: string, 
       return refuse({ code: "day-wrong", condition: "injection", problem: "day.future" });
     if (clearance && clearance.kind !== "not-asked" && clearance.day > day)
       return refuse({ code: "day-wrong", condition: "clearance", problem: "day.future" });
-    await addScreen(scope, em, clientId, { ...screen, ...part }, day);
+    await addScreen(scope, em, clientId, withPart(screen, part), day);
     return { ok: true };
   });
 

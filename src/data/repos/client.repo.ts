@@ -34,6 +34,7 @@ import {
   ScreenRow,
 } from "../entities";
 import { ClearanceRow } from "../loop-entities";
+import { STOPS } from "./record.sql";
 import { executePrepared } from "../prepared";
 import { audit, type Scope, stamp } from "../scope";
 import { toStored } from "../setting";
@@ -63,17 +64,22 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
        and not exists (select 1 from limit_lift f where f.studio_id = l.studio_id and f.limit_id = l.id)) as limits,
   (select coalesce(t.plan ->> 'blockFrom', (select min(x ->> 'day') from jsonb_array_elements(t.plan -> 'laid') x)) from training_plan t
      where t.studio_id = c.studio_id and t.client_id = c.id order by t.created_at desc, t.id desc limit 1) as "blockFrom",
-  (select count(*)::int from training_session s join session_item i on i.studio_id = s.studio_id and i.session_id = s.id
+  (select count(distinct coalesce(u.line, u.pattern) || ' ' || u.side)::int from training_session s
+     join session_item i on i.studio_id = s.studio_id and i.session_id = s.id
+     join prescription p on p.studio_id = i.studio_id and p.id = i.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id
      where s.studio_id = c.studio_id and s.client_id = c.id and s.day > ?::date - 30
-       and exists (select 1 from performed_set p where p.studio_id = i.studio_id and p.item_id = i.id and not p.voided)
+       and exists (select 1 from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided)
        and exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id)
-       and not exists (select 1 from decision d where d.studio_id = i.studio_id and d.item_id = i.id)) as "undecidedCount",
+       and not exists (select 1 from decision d join training_session ds on ds.studio_id = d.studio_id and ds.id = d.session_id
+         join prescription dp on dp.studio_id = d.studio_id and dp.id = d.prescription_id join rung du on du.studio_id = dp.studio_id and du.id = dp.rung_id
+         where d.studio_id = s.studio_id and ds.client_id = s.client_id and ds.day >= s.day
+           and coalesce(du.line, du.pattern) = coalesce(u.line, u.pattern) and du.side = u.side)) as "undecidedCount",
   (select count(*)::int from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'set' and h.day > ?::date - 30
        and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
        and not exists (select 1 from home_look l where l.studio_id = h.studio_id and l.client_id = h.client_id and jsonb_exists(l.entry_ids, h.id::text))) as "unlookedCount",
   (select coalesce(jsonb_agg(distinct sign), '[]') from (
-     select e.id as source_id, e.payload ->> 'sign' as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
-      where s.studio_id = c.studio_id and s.client_id = c.id and e.kind = 'warning-sign'
+     select e.id as source_id, stop_sign(e.kind, e.payload) as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
+      where s.studio_id = c.studio_id and s.client_id = c.id and ${STOPS}
      union all select h.id, h.told ->> 'sign' from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'sign'
      union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]'
      union select (n.answers #>> '{signs,id}')::uuid, sign from screen n, jsonb_array_elements_text(n.answers #> '{signs,signs}') sign where n.studio_id = c.studio_id and n.client_id = c.id

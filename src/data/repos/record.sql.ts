@@ -1,3 +1,8 @@
+/** Events that stop: a sign that was told, or a set that ended as one does, where the sign was not told as well (core/floor/events.ts). */
+export const STOPS = `stop_sign(e.kind, e.payload) is not null and (e.kind = 'warning-sign' or not exists (
+      select 1 from floor_event w where w.studio_id = e.studio_id and w.session_id = e.session_id and w.kind = 'warning-sign'
+         and (w.payload ->> 'sign' = stop_sign(e.kind, e.payload) or stop_sign(e.kind, e.payload) = 'other-sign')))`;
+
 /**
  * Everything a page or a decision needs of one client, as one JSON document: what counts now, and the last sessions.
  * One statement is one snapshot; each part goes by an index, so that five years cost what five weeks do.
@@ -38,8 +43,8 @@ events as (
   select e.* from floor_event e join recent s on s.studio_id = e.studio_id and s.id = e.session_id
 ),
 said as (
-  select e.id as source_id, e.payload ->> 'sign' as sign, s.day, e.occurred_at - e.clock_offset_ms * interval '1 millisecond' as at from training_session s join mine using (studio_id, client_id)
-    join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id where e.kind = 'warning-sign'
+  select e.id as source_id, stop_sign(e.kind, e.payload) as sign, s.day, e.occurred_at - e.clock_offset_ms * interval '1 millisecond' as at from training_session s join mine using (studio_id, client_id)
+    join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id where ${STOPS}
   union all
   select r.id, sign, r.day, r.created_at from response r join mine using (studio_id, client_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
   union all

@@ -18,6 +18,8 @@ export interface FloorItem extends Place {
   part: Part | null;
   /** Its sets go in turn with those of the item after it. */
   inTurn: boolean;
+  /** What a time away takes off was given back by the gate already. */
+  isAwayGiven?: boolean;
 }
 export interface FloorPlan {
   sessionId: string;

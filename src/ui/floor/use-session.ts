@@ -19,7 +19,6 @@ import {
   unansweredSet,
 } from "../../core/floor/events";
 import { comesFirst, nextItem, type OrderedItem, orderedBy, restAfterS, turnsOf } from "../../core/floor/order";
-import type { WarningSign } from "../../core/limits/clinician";
 import type { Side } from "../../core/mechanics/channels";
 import type { Owner } from "../outbox/event-store";
 import type { FloorItem, FloorPlan, FloorSession } from "./floor-session";
@@ -28,9 +27,6 @@ import { useTempo } from "./use-tempo";
 
 /** From here on a fault is one of the set's last third: strength or fatigue. Source: handbook F, views. */
 const LATE_FROM = 2 / 3;
-
-/** Signs that come with how a set ended: they close planning as any other does. */
-const SIGN_OF: Partial<Record<SetEnd, WarningSign>> = { spreading: "spreading-pain", belly: "belly-or-pelvic" };
 
 /** The items as their order asks of them: fewer sets where one was eased by a set. */
 const orderOf = (items: readonly FloorItem[], moves: FloorState["moves"]): OrderedItem[] =>
@@ -190,10 +186,11 @@ export function useSession(
       append({ kind: "checked-in", painScore, newSwelling, choice, ...said });
       for (const id of leftOut) append({ kind: "item-skipped", itemId: id });
       if (choice === "stop") append({ kind: "session-ended" });
-      const takesAll = choice === "ease-all" || away?.step === "rung-lower";
-      if (choice === "stop" || (!takesAll && away === null)) return;
+      if (choice === "stop") return;
       for (const each of items) {
-        if (leftOut.includes(each.itemId)) continue;
+        const gap = each.isAwayGiven ? null : away;
+        const takesAll = choice === "ease-all" || gap?.step === "rung-lower";
+        if (leftOut.includes(each.itemId) || (!takesAll && gap === null)) continue;
         const { itemId: id, variationId: of, setting: at, dose: planned } = each;
         if (!takesAll) {
           const to = { variationId: of, setting: at };
@@ -246,11 +243,7 @@ export function useSession(
       choose(null);
       setPicked(itemId);
     },
-    endSet: (endedBy) => {
-      endWith(endedBy);
-      const sign = SIGN_OF[endedBy];
-      if (sign) append({ kind: "warning-sign", sign });
-    },
+    endSet: endWith,
     warn: (sign) => {
       if (isSetOpen.current || lastOf()) endWith("warning-sign");
       append({ kind: "warning-sign", sign });

@@ -85,6 +85,22 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
       return "It was changed on the floor, so this rung was not done all through.";
     case "under-relief":
       return "Done, or the morning told, under more pain relief than usual or soon after an injection: calm under that proves nothing.";
+    case "check-in-missing":
+      return "Nobody checked in before it, and no answer never builds.";
+    case "check-in-warned":
+      return "The check-in told of new swelling or of pain over the number, and it was gone past: it does not count towards building.";
+    case "morning-late":
+      return "The morning after was told later than the next day: kept as a memory, and it does not count towards building.";
+    case "sign-said":
+      return "A warning sign was said in it or the morning after: it counts for nothing, also once the sign is cleared.";
+    case "muscle-pain":
+      return `Marked as a muscle at work, with pain of ${reason.painScore}: over 5 it does not count towards building.`;
+    case "time-away":
+      return `${reason.days} days without training come first: something is given back before anything older may build.`;
+    case "sessions-apart":
+      return `The good sessions lie ${reason.days} days apart: they do not run on, and the next one counts from here.`;
+    case "plan-changed":
+      return "The plan was changed since this was trained: what stands now is built by its own sessions.";
     case "light-day":
       return "It was a light day: it counts neither for nor against a build.";
     case "sore-muscles":

@@ -28,6 +28,7 @@ const PLAIN: Readonly<Record<string, string>> = {
   "no-such-warning": "This warning sign does not stand open any more. Reload to see it.",
   "no-such-limit": "This limit was ended already, perhaps on another tablet. Reload to see it.",
   "no-such-complaint": "This complaint is not this client's.",
+  "newer-first": "A newer session of this exercise waits: decide on that one, and this one is judged with it.",
   "already-decided": "This was decided already, perhaps on another tablet. Reload to see it.",
   "already-there": "This is there already.",
   "loosening-needs-reason": "A looser ceiling needs a reason: a few words are enough.",

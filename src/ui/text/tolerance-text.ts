@@ -24,6 +24,14 @@ function proposalText(proposal: LearntOf["proposal"], value: number): string {
       return "Too few answered doses to move it.";
     case "as-it-is":
       return "It stands well as it is.";
+    case "last-not-settled":
+      return "The last morning on it was not settled: nothing is raised from there.";
+    case "not-near":
+      return "The settled doses did not come near it: nothing is raised from far below.";
+    case "swelling":
+      return "More swollen than usual this morning: nothing is raised today.";
+    case "away":
+      return "Two weeks or more without training: nothing is raised before it was done again.";
     case "limit":
       return "A limit keeps it where it is.";
   }

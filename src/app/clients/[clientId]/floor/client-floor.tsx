@@ -1,8 +1,16 @@
 import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
 import type { Day } from "../../../../core/day";
 import type { ClientRecord } from "../../../../core/record/record";
-import { currentPlans, fitContextOf, missesMorning, openWarningsOf, usualScoreOn } from "../../../../core/record/derive";
-import { awayToday, laidOn, programmeItems, weakLinkOf } from "../../../../core/record/programme";
+import {
+  awayToday,
+  currentPlans,
+  fitContextOf,
+  isAwayGiven,
+  missesMorning,
+  openWarningsOf,
+  usualScoreOn,
+} from "../../../../core/record/derive";
+import { laidOn, programmeItems, weakLinkOf } from "../../../../core/record/programme";
 import { painLimitOf } from "../../../../core/record/school";
 import { hadInjection, plannedOf, responseTo } from "../../../../core/record/history";
 import { readStudio } from "../../../../data/orm";
@@ -60,7 +68,10 @@ export async function ClientFloor({ clientId }: { clientId: string }) {
     const { rung, prescription } = planned;
     const { part, inTurn } = item;
     const dose = session.isLight ? lightDose(prescription.dose) : prescription.dose;
-    return [{ itemId: item.id, variationId: rung.variationId, setting: rung.setting, side: rung.side, dose, part, inTurn }];
+    const isGiven = isAwayGiven(record, rung, today);
+    return [
+      { itemId: item.id, variationId: rung.variationId, setting: rung.setting, side: rung.side, dose, part, inTurn, isAwayGiven: isGiven },
+    ];
   });
 
   // a sign that was not said in this session, or an answer on Screen, stops a session under way as well; its own sign is the floor's to show
