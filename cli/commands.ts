@@ -1,22 +1,15 @@
+import { runDecide, sessionIssues } from "./decide";
 import { floorInputSchema, type ToleranceInput, toleranceInputSchema } from "../src/schemas/floor-input.schema";
 import { runFloor, runTolerance } from "./floor";
 import type Joi from "joi";
 import { bodyFromMeasure } from "../src/core/body/body";
-import { variationById } from "../src/core/catalogue/catalogue";
 import { SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
 import { DEFAULT_SCHOOL } from "../src/core/school/school";
-import { judge } from "../src/core/fit/judge";
 import { ceilingTable, confidenceOf } from "../src/core/fit/ceiling-table";
 import { headlineOf, solveLever } from "../src/core/fit/solve";
 import { stairAround, stairToGoal } from "../src/core/fit/stair";
-import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../src/core/fit/step";
 import { bandTension } from "../src/core/mechanics/band";
 import { strapLean } from "../src/core/mechanics/levers";
-import { awaySince } from "../src/core/progress/away";
-import { decide, type SessionOutcome } from "../src/core/progress/decide";
-import { neverCalm } from "../src/core/progress/morning";
-import { turnOver } from "../src/core/session/block";
-import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
 import { ask, WHOLE } from "../src/core/templates/ask";
 import { poseOf } from "../src/core/templates/pose";
@@ -116,72 +109,6 @@ function runCeilings({ provisional = [], ...fit }: CeilingsInput): unknown {
   const context = contextFrom(fit);
   const fromPose = fit.calmPose ? context.ceilings.slice(fit.ceilings?.length ?? 0).map(({ id }) => id) : [];
   return ceilingTable(context, [...provisional, ...fromPose]).map((row) => ({ ...row, confidence: confidenceOf(row.bounds[0]) }));
-}
-
-/** A history as it can have been: in order, not ahead, and no answer that contradicts another. */
-function sessionIssues(
-  { day, response, newSwelling }: DecideInput["sessions"][number],
-  before: string | undefined,
-  today: string,
-  path: string,
-): Issue[] {
-  return [
-    ...(day > today ? [{ path: `${path}day`, code: "day.future" }] : []),
-    ...(before !== undefined && day < before ? [{ path: `${path}day`, code: "day.order" }] : []),
-    ...(response !== null && day === today ? [{ path: `${path}response`, code: "morning.not-yet" }] : []),
-    ...(newSwelling && response !== null && response !== "flare" ? [{ path: `${path}response`, code: "any.contradiction" }] : []),
-  ];
-}
-/** A session with a sign in it counts for nothing calm, cleared or not. */
-const asCounted = ({ warningSigns, ...outcome }: DecideInput["sessions"][number]): SessionOutcome =>
-  warningSigns.length === 0 ? outcome : { ...outcome, uncounted: "sign-said", response: outcome.response && neverCalm(outcome.response) };
-
-function runDecide({
-  variationId,
-  setting,
-  dose,
-  sessions,
-  clearances = [],
-  painLimitScore,
-  provisional,
-  isAhead,
-  holdsRunning,
-  sharpMarks,
-  weeksAtRow,
-  support,
-  ...fit
-}: DecideInput): unknown {
-  const context = contextFrom(fit);
-  const place = { variationId, setting };
-  const warnings = sessions.flatMap(({ id, day, warningSigns }, i) =>
-    warningSigns.map((sign) => ({ sourceId: id ?? String(i), sign, day, at: day })),
-  );
-  return decide({
-    today: fit.today,
-    sessionsToBuild: context.school.sessionsToBuild,
-    dose,
-    sessions: sessions.map(asCounted),
-    openWarnings: openWarnings(
-      warnings,
-      clearances.map(({ sessionId, sign }) => ({ sourceId: sessionId, sign })),
-    ),
-    painLimitScore,
-    provisional,
-    current: judge(context, variationById(variationId), setting),
-    ease: easeOnce(context, place, dose),
-    easeTwice: easeTwice(context, place, dose),
-    fewerSets: fewerSets(context, place, dose),
-    easeUntilAllowed: easeUntilAllowed(context, place, dose),
-    isPlanChanged: false,
-    away: awaySince(sessions.at(-1)?.day, fit.today),
-    build: buildOnce(context, place, dose),
-    proposedCeiling: null,
-    isAhead,
-    holdsRunning,
-    sharpMarks,
-    support: support ?? null,
-    turn: turnOver(context, place, dose, weeksAtRow),
-  });
 }
 
 export const COMMANDS: Readonly<Record<string, Command>> = {

@@ -2,7 +2,7 @@ import { CATALOGUE, variationById } from "../src/core/catalogue/catalogue";
 import { PATTERNS } from "../src/core/catalogue/variation";
 import { recipeOf } from "../src/core/fit/assemble";
 import { compareSchools } from "../src/core/fit/compare";
-import type { FitReason } from "../src/core/fit/judge";
+import type { FitReason } from "../src/core/fit/fit-reason";
 import { fitCatalogue, fitVariation } from "../src/core/fit/search";
 import { buildOnce, easeOnce } from "../src/core/fit/step";
 import { differencesOf, NUMBER_BOUNDS, type SchoolNumbers } from "../src/core/school/school";

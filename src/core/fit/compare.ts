@@ -3,7 +3,7 @@ import { type Pattern, PATTERNS } from "../catalogue/variation";
 import type { School } from "../school/school";
 import type { Setting } from "../templates/lever";
 import type { FitContext, Place } from "./context";
-import type { CandidateState, FitReason } from "./judge";
+import type { CandidateState, FitReason } from "./fit-reason";
 import { type Candidate, firstOf, fitCatalogue } from "./search";
 import { buildOnce } from "./step";
 import type { Tread } from "./tread";

@@ -13,7 +13,8 @@ import { startSetting } from "../templates/form";
 import { TRAITS } from "../templates/template";
 import type { FitContext } from "./context";
 import { calmCeilings, complaint, contextWith, kneeLimit, limit, SUBJECT } from "./fit.fixture";
-import { type CandidateState, judge } from "./judge";
+import { judge } from "./judge";
+import type { CandidateState } from "./fit-reason";
 
 /** What holds for every row of every pattern, whoever the client is. */
 

@@ -5,7 +5,8 @@ import type { Pattern, Variation } from "../catalogue/variation";
 import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
 import type { FitContext } from "./context";
-import { type CandidateState, type FitReason, type Glance, glance, judge, type Judgement } from "./judge";
+import { type Glance, glance, judge, type Judgement } from "./judge";
+import type { CandidateState, FitReason } from "./fit-reason";
 import { countHolding, isWithin, snapSetting, valuesOn } from "./on-hand";
 
 /** What would open a closed variation. */

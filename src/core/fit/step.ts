@@ -4,7 +4,8 @@ import { isHarder } from "../templates/form";
 import { harderOf, type LeverId, type LeverKind, LEVERS } from "../templates/lever";
 import { EASE_ORDER, type FitContext, type Place } from "./context";
 import { RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
-import type { CandidateState, Judgement } from "./judge";
+import type { Judgement } from "./judge";
+import type { CandidateState } from "./fit-reason";
 import { valuesOn } from "./on-hand";
 import { fitVariation } from "./search";
 import {

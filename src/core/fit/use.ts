@@ -1,6 +1,9 @@
 import type { Ceiling } from "../limits/ceiling";
 import { CHANNELS, type CeilingChannelId, type ChannelSide, type Demand, type TemplateKind } from "../mechanics/channels";
 
+/** What floating point may miss by. */
+export const SLACK = 1e-6;
+
 /** Demand over ceiling for one channel and side: a fraction, with the range the model leaves. */
 export interface Use {
   ceilingId: string;

@@ -8,7 +8,8 @@ import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../
 import type { PerformedSet } from "../floor/events";
 import { nFromKgf } from "../units";
 import { steppedTo } from "./on-floor";
-import { decide, type DecisionInput, isAsPrescribed, nextOf, overruleRefusal, type SessionOutcome, shortfall, timeMarginS } from "./decide";
+import { decide, type DecisionInput, nextOf, overruleRefusal } from "./decide";
+import { isAsPrescribed, type SessionOutcome, shortfall, timeMarginS } from "./outcome";
 import type { Dose } from "../catalogue/variation";
 
 const PLACE: Place = { variationId: "box-squat-pole", setting: { seatHeightM: 0.66, handForceN: nFromKgf(8), shareFraction: 0.5 } };

@@ -1,34 +1,16 @@
 import type { Dose } from "../catalogue/variation";
-import { dropCount, isTimed, repetitionS, tryDose } from "../dose/dose";
-import { type FitReason, type Judgement, stateOf } from "../fit/judge";
+import type { NumberChannelId } from "../mechanics/channels";
+import type { Place } from "../fit/context";
+import { type FitReason, stateOf } from "../fit/fit-reason";
+import type { Judgement } from "../fit/judge";
 import type { Stepped } from "../fit/step";
 import type { Change, Tread } from "../fit/tread";
-import type { Place } from "../fit/context";
-import { isOverNumber, type PerformedSet } from "../floor/events";
+import { tryDose } from "../dose/dose";
 import { type Day, daysBetween } from "../day";
-import type { NumberChannelId } from "../mechanics/channels";
-import type { LeverId } from "../templates/lever";
 import { type Away, AWAY_DAYS } from "./away";
-import type { MorningClass } from "./morning";
 import type { Warning } from "./warning";
-
-/** What keeps a session from counting: nobody checked in, a check-in that warned was gone past, a memory instead of a morning, a sign. */
-export const UNCOUNTED = ["under-relief", "light-day", "check-in-missing", "check-in-warned", "morning-late", "sign-said"] as const;
-export type Uncounted = (typeof UNCOUNTED)[number];
-
-/** One session at one rung, and the morning after it. */
-export interface SessionOutcome {
-  day: Day;
-  sets: readonly PerformedSet[];
-  /** Something was eased or stopped on the floor: not this rung all through. */
-  eased: boolean;
-  /** Why it counts for nothing, however well it went. */
-  uncounted: Uncounted | null;
-  response: MorningClass | null;
-  newSwelling: boolean;
-  /** Muscles were sore the next morning: expected after something new, and held. */
-  soreMuscles?: boolean;
-}
+import type { DecisionReason, SupportStanding } from "./decision-reason";
+import { type SessionOutcome, setback, shortfall } from "./outcome";
 
 export interface DecisionInput {
   today: Day;
@@ -70,67 +52,9 @@ export interface DecisionInput {
   /** Six weeks at a row that takes turns are over: whose turn it is, and how it fits this client; null where it does not. */
   turn?: { weeks: number; step: Stepped | null } | null;
 }
-export interface SupportStanding {
-  lever: LeverId;
-  weeks: number;
-  /** Parts of body weight: what is still carried, and what even parts given back would have left. */
-  nowFraction: number;
-  dueFraction: number;
-}
 /** From here on the cause is asked for, not more of the same; and a painful exercise is left. */
 const HOLDS_NOTICED = 3;
 const SHARP_NOTICED = 3;
-
-export type DecisionReason =
-  | {
-      code:
-        | "no-session"
-        | "sharp-pain"
-        | "joint-pressure"
-        | "spreading-pain"
-        | "belly-pressure"
-        | "new-swelling"
-        | "flare"
-        | "noticed"
-        | "morning-missing";
-    }
-  | { code: "warning-sign"; signs: readonly string[] }
-  | { code: "rung-forbidden"; reason: FitReason }
-  | { code: "not-measured"; reason: FitReason }
-  | { code: "pain-over-number"; painScore: number; limitScore: number }
-  | { code: "pain-not-recorded"; setNumber: number }
-  | { code: "muscle-pain"; painScore: number }
-  | { code: "time-away"; days: number }
-  | { code: "sessions-apart"; days: number }
-  | {
-      code:
-        | "ceiling-provisional"
-        | "other-side-behind"
-        | "eased-on-the-floor"
-        | Uncounted
-        | "sore-muscles"
-        | "other-side-short"
-        | "no-harder-step"
-        | "rest-and-ask"
-        | "plan-changed";
-    }
-  | { code: "sets-short"; setCount: number; targetSetCount: number }
-  /** `ofDrops`: the drops of a set count together. */
-  | { code: "repetitions-short"; setNumber: number; repetitions: number; goal: number; ofDrops?: true }
-  | { code: "time-short"; setNumber: number; workedS: number; goalS: number }
-  | { code: "tank-short"; repetitions: number; leftInTank: number | null; needed: number }
-  | { code: "could-go-on-short"; leftS: number | null; neededS: number }
-  | { code: "form-not-clean"; faults: readonly string[] }
-  | { code: "earned-once"; needed: number }
-  | { code: "earned"; sessionCount: number; goal: number }
-  | { code: "next-step-closed"; reason: FitReason }
-  | { code: "next-step-too-big"; riserFraction: number }
-  | { code: "as-a-try"; reason: FitReason }
-  | { code: "next-step"; change: Change; channel: NumberChannelId | null; riserFraction: number | null }
-  | { code: "ceiling-proposed"; value: number }
-  | { code: "holds-running" | "sharp-marks"; count: number }
-  | ({ code: "support-standing" } & SupportStanding)
-  | { code: "block-over"; weeks: number; toVariationId: string | null };
 
 /** Rest is an ease with nothing easier left: not this pattern today, and whom to ask. */
 export type DecisionMove = "ease" | "hold" | "build" | "rest" | "stop";
@@ -148,106 +72,6 @@ export interface Decision {
   next: Next | null;
   reasons: readonly [DecisionReason, ...DecisionReason[]];
 }
-
-export const TANK_MARGIN = 2;
-/** Work by the clock: a fifth of it more, as two repetitions are of ten; no more is ever asked for. ◊ */
-const TIME_MARGIN = { fraction: 0.2, mostS: 20 } as const;
-export const timeMarginS = (dose: Pick<Dose, "tempo">): number =>
-  Math.min(TIME_MARGIN.mostS, Math.ceil(TIME_MARGIN.fraction * repetitionS(dose)));
-
-/** From here on the first answer to pain is to stop this exercise, and two steps are given back. ◊ */
-export const STOP_FROM_SCORE = 7;
-/** A muscle that works hurts up to here; over it nobody knows what it was. ◊ */
-const MUSCLE_UP_TO_SCORE = 5;
-
-type Setback = { reason: DecisionReason; by: "stop" | "one" | "two" };
-
-/** Why the last session calls for stopping or easing, most urgent first, or null. NaN falls on the safe side. */
-function setback({ sets, response, newSwelling }: SessionOutcome, limitScore: number): Setback | null {
-  const ended = (end: PerformedSet["endedBy"]): boolean => sets.some((set) => set.endedBy === end);
-  if (ended("warning-sign")) return { reason: { code: "warning-sign", signs: ["other-sign"] }, by: "stop" };
-  if (ended("spreading")) return { reason: { code: "spreading-pain" }, by: "stop" };
-  if (ended("belly")) return { reason: { code: "belly-pressure" }, by: "stop" };
-  if (ended("sharp")) return { reason: { code: "sharp-pain" }, by: "two" };
-  if (newSwelling) return { reason: { code: "new-swelling" }, by: "two" };
-  if (response === "flare") return { reason: { code: "flare" }, by: "two" };
-  const over = sets.find((set) => isOverNumber(set, limitScore));
-  if (!over && ended("joint")) return { reason: { code: "joint-pressure" }, by: "one" };
-  if (!over) return null;
-  const worst = Math.max(...sets.map((set) => (isOverNumber(set, limitScore) ? (set.painScore ?? NaN) : -Infinity)));
-  return { reason: { code: "pain-over-number", painScore: worst, limitScore }, by: worst < STOP_FROM_SCORE ? "one" : "two" };
-}
-const isMuscleOver = ({ painKind, painScore }: PerformedSet): boolean =>
-  painKind === "muscle-work" && painScore !== null && !(painScore <= MUSCLE_UP_TO_SCORE);
-
-/** Whether a dose was done as it was written: every set, pain within the number in each, nothing that ended it early. */
-export function isAsPrescribed(
-  { sets, eased, uncounted }: Pick<SessionOutcome, "sets" | "eased" | "uncounted">,
-  dose: Dose,
-  limitScore: number,
-): boolean {
-  const isGood = (set: PerformedSet): boolean =>
-    set.endedBy === "pain-tap" &&
-    set.painScore !== null &&
-    !isOverNumber(set, limitScore) &&
-    !isMuscleOver(set) &&
-    set.repetitions >= dose.repetitionsLow;
-  return !eased && uncounted === null && sets.length >= dose.setCount && sets.every(isGood);
-}
-
-/** The first thing that keeps a session from counting toward a build, or null when it counts. */
-export function shortfall({ sets, response, eased, uncounted, soreMuscles = false }: SessionOutcome, dose: Dose): DecisionReason | null {
-  if (response === null) return { code: "morning-missing" };
-  if (response !== "calm") return { code: "noticed" };
-  if (soreMuscles) return { code: "sore-muscles" };
-  if (eased) return { code: "eased-on-the-floor" };
-  if (uncounted) return { code: uncounted };
-  if (sets.length < dose.setCount) return { code: "sets-short", setCount: sets.length, targetSetCount: dose.setCount };
-  const unsaid = sets.findIndex(({ painScore }) => painScore === null);
-  if (unsaid >= 0) return { code: "pain-not-recorded", setNumber: unsaid + 1 };
-  const muscle = sets.find(isMuscleOver);
-  if (muscle) return { code: "muscle-pain", painScore: muscle.painScore ?? NaN };
-  const tooFew = amountShort(sets, dose);
-  if (tooFew) return tooFew;
-  const faults = [...new Set(sets.flatMap(faultsOf))];
-  if (faults.length > 0) return { code: "form-not-clean", faults };
-  return tankShort(sets.at(-1), dose);
-}
-
-/** The first set that fell short: of its repetitions, of its seconds by the clock, or with its drops together of the total. */
-function amountShort(sets: readonly PerformedSet[], dose: Dose): DecisionReason | null {
-  const goal = dose.repetitionsHigh;
-  const drops = dropCount(dose);
-  const [fromAt, toAt] = drops > 0 ? [dose.setCount - 1 - drops, dose.setCount] : [Infinity, Infinity]; // one more set afterwards stands for itself
-  const shortAt = sets.findIndex((set, i) => !(i >= fromAt && i < toAt) && !(set.repetitions >= goal));
-  const short = sets[shortAt];
-  if (short && isTimed(dose)) return { code: "time-short", setNumber: shortAt + 1, workedS: short.workedS ?? 0, goalS: repetitionS(dose) };
-  if (short) return { code: "repetitions-short", setNumber: shortAt + 1, repetitions: short.repetitions, goal };
-  const dropped = sets.slice(fromAt, toAt);
-  const repetitions = dropped.reduce((sum, set) => sum + set.repetitions, 0);
-  if (repetitions >= goal * dropped.length) return null;
-  return { code: "repetitions-short", setNumber: toAt, repetitions, goal: goal * dropped.length, ofDrops: true };
-}
-
-/** What was left after the last set, where it is too little or was not said. */
-function tankShort(last: PerformedSet | undefined, dose: Dose): DecisionReason | null {
-  const left = last?.leftInTank ?? null;
-  if (isTimed(dose)) {
-    const neededS = timeMarginS(dose);
-    return left !== null && left >= neededS ? null : { code: "could-go-on-short", leftS: left, neededS };
-  }
-  const needed = dose.repetitionsHigh + TANK_MARGIN;
-  if (last && left !== null && last.repetitions + left >= needed) return null;
-  return { code: "tank-short", repetitions: last?.repetitions ?? 0, leftInTank: left, needed };
-}
-
-const END_FAULTS: Partial<Record<PerformedSet["endedBy"], string>> = { "form-lost": "form-lost", cramp: "cramp" };
-/** Faults seen, and whatever else was not clean in a set. */
-const faultsOf = ({ faults, endedBy, belly }: PerformedSet): string[] => [
-  ...faults,
-  ...(END_FAULTS[endedBy] ? [END_FAULTS[endedBy]] : []),
-  ...(belly === "ridge" ? ["belly-ridge"] : []),
-];
 
 const decided = (move: DecisionMove, next: Next | null, ...reasons: [DecisionReason, ...DecisionReason[]]): Decision => ({
   move,

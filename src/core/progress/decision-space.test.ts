@@ -6,7 +6,8 @@ import { judge } from "../fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets, type Stepped } from "../fit/step";
 import { nFromKgf } from "../units";
 import type { PerformedSet } from "../floor/events";
-import { decide, type DecisionInput, type DecisionMove, type Uncounted } from "./decide";
+import { decide, type DecisionInput, type DecisionMove } from "./decide";
+import type { Uncounted } from "./outcome";
 
 /**
  * Every kind of last session, morning, rung and next step, against the table as a practitioner reads it (design,

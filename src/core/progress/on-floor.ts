@@ -1,6 +1,7 @@
 import type { Dose } from "../catalogue/variation";
 import type { MorningClass } from "./morning";
-import { type DecisionReason, shortfall } from "./decide";
+import type { DecisionReason } from "./decision-reason";
+import { shortfall } from "./outcome";
 import { isHarder } from "../templates/form";
 import type { FitContext, Place } from "../fit/context";
 import type { Stepped } from "../fit/step";

@@ -13,7 +13,7 @@ import { isLoad } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 import { awaySince } from "../progress/away";
-import { isAsPrescribed, type SessionOutcome, type Uncounted } from "../progress/decide";
+import { isAsPrescribed, type SessionOutcome, type Uncounted } from "../progress/outcome";
 import { isMorningAfter, type MorningClass, neverCalm } from "../progress/morning";
 import { injectionDays } from "../screen/screen";
 import { blockWeek } from "../week/week";

@@ -1,7 +1,8 @@
 import type { Dose } from "../catalogue/variation";
 import type { Day } from "../day";
 import type { FitContext } from "../fit/context";
-import type { DecisionInput, SupportStanding } from "../progress/decide";
+import type { DecisionInput } from "../progress/decide";
+import type { SupportStanding } from "../progress/decision-reason";
 import { takesTurns, turnOver } from "../session/block";
 import { type LeverId, LEVERS, type Setting } from "../templates/lever";
 import { GRAVITY_MPS2 } from "../units";

@@ -1,7 +1,7 @@
-import type { FitReason } from "../../core/fit/judge";
+import type { FitReason } from "../../core/fit/fit-reason";
 import type { Change } from "../../core/fit/tread";
 import type { LimitRule } from "../../core/limits/limit";
-import type { DecisionReason } from "../../core/progress/decide";
+import type { DecisionReason } from "../../core/progress/decision-reason";
 import type { LeverId } from "../../core/templates/lever";
 
 /** The shapes of the release before, and what they are called since. Used by one migration and its test. */

@@ -5,7 +5,7 @@ import { type Variation, PATTERNS } from "../../core/catalogue/variation";
 import { proposedDose } from "../../core/dose/purpose";
 import { tryDose } from "../../core/dose/dose";
 import type { Place } from "../../core/fit/context";
-import type { CandidateState } from "../../core/fit/judge";
+import type { CandidateState } from "../../core/fit/fit-reason";
 import { type Candidate, fitVariation } from "../../core/fit/search";
 import { buildOnce, type Stepped } from "../../core/fit/step";
 import { type FloorBuild, handRule, isHarderStep, steppedTo } from "../../core/progress/on-floor";

@@ -1,7 +1,8 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import type { UnitSystem } from "../../core/units";
 import type { Limit } from "../../core/limits/limit";
-import type { DecisionMove, DecisionReason } from "../../core/progress/decide";
+import type { DecisionMove } from "../../core/progress/decide";
+import type { DecisionReason } from "../../core/progress/decision-reason";
 import type { MorningClass } from "../../core/progress/morning";
 import { unreachable } from "../../core/reasons";
 import { jointText } from "./channel-text";

@@ -1,7 +1,7 @@
 import { isMeasuredLimit } from "../../core/assess/range-limits";
 import type { UnitSystem } from "../../core/units";
 import { variationByCode } from "../../core/catalogue/catalogue";
-import type { FitReason } from "../../core/fit/judge";
+import type { FitReason } from "../../core/fit/fit-reason";
 import type { Opening, Standing } from "../../core/fit/search";
 import { buildsAway } from "../../core/fit/stair";
 import type { Use } from "../../core/fit/use";

@@ -1,11 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { CATALOGUE } from "../../core/catalogue/catalogue";
 import { STUDIES } from "../../core/catalogue/studies.data";
-import type { FitReason } from "../../core/fit/judge";
+import type { FitReason } from "../../core/fit/fit-reason";
 import { fitCatalogue } from "../../core/fit/search";
 import type { Limit } from "../../core/limits/limit";
 import { type ChannelId, CHANNELS, type NumberChannelId } from "../../core/mechanics/channels";
-import type { DecisionReason } from "../../core/progress/decide";
+import type { DecisionReason } from "../../core/progress/decision-reason";
 import { complaint, contextWith, kneeLimit, limit, SUBJECT } from "../../core/fit/fit.fixture";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
 import { LIMIT_CHANNELS } from "../../core/limits/limit";
