@@ -15,7 +15,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: "unit",
-          include: ["src/**/*.test.ts", "cli/**/*.test.ts"],
+          include: ["src/**/*.test.ts", "cli/**/*.test.ts", "tests/simulate/**/*.test.ts"],
           exclude: ["src/data/**"],
         },
       },

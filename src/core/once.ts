@@ -1,3 +1,16 @@
+/** Values made once for each name; past `most` of them it begins anew, so that a long look around fills no memory. */
+export function onceByName<V>(most = Infinity): (name: string, make: () => V) => V {
+  const kept = new Map<string, V>();
+  return (name, make) => {
+    const known = kept.get(name);
+    if (known !== undefined) return known;
+    const made = make();
+    if (kept.size >= most) kept.clear();
+    kept.set(name, made);
+    return made;
+  };
+}
+
 /** A value made once for each key and kept as long as the key is: for what follows from data that never changes. */
 export function oncePer<K extends object, V>(make: (key: K) => V): (key: K) => V {
   const kept = new WeakMap<K, V>();

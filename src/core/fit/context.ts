@@ -7,7 +7,7 @@ import type { Day } from "../day";
 import type { DailyTask } from "./daily";
 import type { Limit } from "../limits/limit";
 import type { Careful, RailChannelId } from "../limits/rails";
-import type { ChannelSide } from "../mechanics/channels";
+import type { ChannelSide, Side } from "../mechanics/channels";
 import type { School } from "../school/school";
 import { LEVER_IDS, type LeverId, type LeverKind, LEVERS, type Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
@@ -71,6 +71,8 @@ export interface FitContext {
   own?: readonly Variation[];
   school: School;
   targetUseFraction: number;
+  /** The part of the weight that two scales last showed under each leg on two level feet; where nobody weighed, it is a range. */
+  ownShare?: Readonly<Partial<Record<Side, number>>>;
 }
 
 /** A variation in one set-up. */

@@ -2,7 +2,7 @@ import { bindingLimits } from "../limits/limit";
 import { LOAD_CHANNELS } from "../mechanics/channels";
 import { unmeasured } from "./unmeasured";
 import { onHand } from "../catalogue/equipment";
-import { ruledAs, traitsOfRow } from "../catalogue/traits";
+import { ruledAs, traitsOfRow, traitsOfSetting } from "../catalogue/traits";
 import type { Tags, Variation } from "../catalogue/variation";
 import type { Demand, NumberChannelId } from "../mechanics/channels";
 import { isSparedSite } from "../limits/complaint";
@@ -145,7 +145,10 @@ function read(context: FitContext, variation: Variation, setting: Setting, wante
   const asked = ask(context.subject, variation, setting, wanted);
   if (!asked.ok) return asked;
   const row = ofRow(context)(variation);
-  const limited = limitReasons(context, variation, setting, asked, () => traitsOf(asked, variation, row.traits));
+  const limited = limitReasons(context, variation, setting, asked, () => [
+    ...traitsOf(asked, variation, row.traits),
+    ...traitsOfSetting(variation, setting),
+  ]);
   const forbidden = limited.filter(({ code }) => code !== "limit-unread");
   const closing: FitReason[] = [
     ...forbidden,

@@ -11,7 +11,7 @@ import { SLACK } from "./use";
 import type { FitReason } from "./fit-reason";
 
 export function limitReasons(
-  { limits, today, subject }: FitContext,
+  { limits, today, subject }: Pick<FitContext, "limits" | "today" | "subject">,
   variation: Variation,
   setting: Setting,
   asked: Extract<Asked, { ok: true }>,

@@ -41,7 +41,9 @@ export function snapSetting({ subject, kit }: Pick<FitContext, "subject" | "kit"
   return leversOf(subject, variation).reduce<Setting>((snapped, range) => {
     const { lever } = range;
     const wanted = setting[lever];
-    if (wanted === undefined && lever === "shareFraction") return snapped;
+    // weighed, not set up: what was measured is not rounded away from, and what nobody weighed stays unmeasured
+    if (lever === "shareFraction")
+      return wanted === undefined ? snapped : withLever(snapped, lever, Math.min(range.max, Math.max(range.min, wanted)));
     const at = wanted ?? range.start;
     const values = valuesOn({ kit }, variation, range);
     const isHarderLess = harderOf(lever) === "less";

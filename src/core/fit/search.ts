@@ -192,10 +192,22 @@ function closesWhole(reason: FitReason, variation: Variation): boolean {
   }
 }
 
+/** Two level feet bear as the scales showed: the share that set the ceiling is the share it is held against. */
+function measuredShare({ ownShare = {}, subject: { leadSide } }: FitContext, { template, levers }: Variation): Setting {
+  const share = ownShare[leadSide];
+  return share !== undefined && template === "two-feet" && levers.some(({ lever }) => lever === "shareFraction")
+    ? { shareFraction: share }
+    : {};
+}
+
 /** One variation fitted to one client: levers solved to the target use, then judged over the whole range. */
 export function fitVariation(context: FitContext, variation: Variation, known: Setting = {}): Candidate {
   const own = Object.fromEntries(Object.entries(known).filter(([lever]) => variation.levers.some((row) => row.lever === lever)));
-  const start = snapSetting(context, variation, { ...startSetting(context.subject, variation), ...own });
+  const start = snapSetting(context, variation, {
+    ...startSetting(context.subject, variation),
+    ...measuredShare(context, variation),
+    ...own,
+  });
   const row = rowOf(context, variation);
   const at = (setting: Setting): Candidate => {
     const judgement = judge(context, variation, setting, "closing");

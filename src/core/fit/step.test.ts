@@ -124,8 +124,11 @@ describe("ease", () => {
     for (const cushionM of [0.05, 0.07, 0.09]) expect(raisedM(cushionM)).toBeCloseTo(cushionM, 9);
   });
   test("gives back load first, then range, then hands", () => {
-    const goblet: Place = { variationId: "goblet-to-box", setting: { seatHeightM: 0.58, loadKg: 12, shareFraction: 0.5 } };
+    const goblet: Place = { variationId: "goblet-to-box", setting: { seatHeightM: 0.62, loadKg: 12, shareFraction: 0.5 } };
     expect(easeByLever(context, goblet)?.change?.levers[0]?.lever).toBe("loadKg");
+    // over the ceiling whatever it holds: what leads to an open place is another lever
+    const low = { ...goblet, setting: { ...goblet.setting, seatHeightM: 0.56 } };
+    expect(easeByLever(context, low)).toMatchObject({ change: { levers: [{ lever: "seatHeightM" }] }, judgement: { state: "open" } });
     const seat = rangeOf(SUBJECT, variationById(START.variationId), "seatHeightM");
     if (!seat) throw new Error("no seat");
     const high: Place = {

@@ -229,8 +229,7 @@ export function fewerSets(context: FitContext, place: Place, { mixed: _, ...dose
 }
 
 /** Two eases as one proposal: after sharp pain or a flare. The second may be missing; the first may not. */
-export function easeTwice(context: FitContext, place: Place, dose: Dose): Stepped | null {
-  const first = easeOnce(context, place, dose);
+export function easeTwice(context: FitContext, place: Place, dose: Dose, first = easeOnce(context, place, dose)): Stepped | null {
   const second = first && easeOnce(context, first.tread, first.dose);
   if (!first || !second) return first;
   const isSameRow = second.tread.variationId === place.variationId;

@@ -2,6 +2,7 @@ import { variationById } from "../catalogue/catalogue";
 import type { ChannelSide, NumberChannelId } from "../mechanics/channels";
 import { LOAD_CHANNELS } from "../mechanics/channels";
 import { postureTrust } from "../mechanics/posture";
+import { onceByName, oncePer } from "../once";
 import { rangeOf } from "../templates/form";
 import { type LeverId, type Setting, withLever } from "../templates/lever";
 import { type FitContext, type Place, SAME_BETWEEN_FRACTION } from "./context";
@@ -54,8 +55,12 @@ export const placeWith = ({ variationId, setting }: Place, { lever, to }: { leve
   variationId,
   setting: withLever(setting, lever, to),
 });
-export const judgePlace = (context: FitContext, { variationId, setting }: Place): Judgement =>
-  judge(context, variationById(variationId), setting, "closing");
+/** One place is looked at again and again while a step from it is sought: it is judged once for a context. */
+export const judgePlace = (context: FitContext, place: Place): Judgement =>
+  judgedIn(context)(placeKey(place), () => judge(context, variationById(place.variationId), place.setting, "closing"));
+const MOST_KEPT = 400;
+const judgedIn = oncePer((_: FitContext) => onceByName<Judgement>(MOST_KEPT));
+const placeKey = ({ variationId, setting }: Place): string => `${variationId} ${JSON.stringify(setting)}`;
 /** What it asks at the headline; what closes it is a judgement's to say. */
 export const glanceAt = (context: FitContext, { variationId, setting }: Place): Glance =>
   glance(context, variationById(variationId), setting, "headline");

@@ -23,13 +23,13 @@ export type Site = (typeof SITES)[number];
 export const isMeasuredSite = (site: Site): site is LimitedBy => (MEASURED_SITES as readonly Site[]).includes(site);
 export const isSparedSite = (site: Site): site is SparedSite => (SPARED_SITES as readonly Site[]).includes(site);
 
-/** The channels of a site. A back that bending hurts is capped on the bends as well: force alone does not forbid. */
+/** The channels of a site. A back that bending hurts is capped on its lean as well, for force alone does not forbid; never on a hip. */
 export const CHANNELS_OF_SITE: Readonly<Record<LimitedBy, readonly CeilingChannelId[]>> = {
   kneecap: ["kneecapStress"],
   knee: ["kneeMoment"],
   hip: ["hipMoment"],
   "low-back": ["lowBackCompression"],
-  "back-bend": ["lowBackCompression", "trunkLean", "hipFlexion"],
+  "back-bend": ["lowBackCompression", "trunkLean"],
 };
 /** Any of these measured is something known about the site. */
 export const SPEAKS_FOR: Readonly<Record<LimitedBy, readonly CeilingChannelId[]>> = {
@@ -51,9 +51,9 @@ export interface Complaint {
   painLimitScore: number;
 }
 
-/** The leg to watch: the first complaint that has one; the right where none does. */
-export const sideToWatch = (complaints: readonly Complaint[]): Side =>
-  complaints.map(({ side }) => side).find((side): side is Side => side !== "both") ?? "right";
+/** The leg to watch: the first that hurts or that a condition names; the right where none does. */
+export const sideToWatch = (sore: readonly { side: ChannelSide }[]): Side =>
+  sore.map(({ side }) => side).find((side): side is Side => side !== "both") ?? "right";
 
 /** The strictest agreed number, never over the school's: what holds where nobody said which complaint a pain was of. */
 export const strictestLimitScore = (complaints: readonly Pick<Complaint, "painLimitScore">[], schoolsScore = 3): number =>

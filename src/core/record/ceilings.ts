@@ -1,6 +1,7 @@
 import { bodyFromMeasure } from "../body/body";
 import { variationById } from "../catalogue/catalogue";
 import { type Ceiling, ceilingsFromCalmPose, currentCeilings } from "../limits/ceiling";
+import { CHANNELS_OF_SITE } from "../limits/complaint";
 import type { Day } from "../day";
 import type { CeilingFact, ClientRecord } from "./record";
 import { bodyMeasureAt, postureOf } from "./subject";
@@ -28,6 +29,9 @@ export function ceilingsToday(
 ): { usable: CeilingFact[]; unusable: { ceiling: Ceiling; reason: string }[] } {
   const [usable, unusable]: [CeilingFact[], { ceiling: Ceiling; reason: string }[]] = [[], []];
   for (const ceiling of currentCeilings(record.ceilings, today)) {
+    const pose = record.calmPoses.find(({ id }) => id === ceiling.calmPoseId);
+    // of a channel that its site no longer speaks for: a back never capped a hip
+    if (pose && !CHANNELS_OF_SITE[pose.limitedBy].includes(ceiling.channel)) continue;
     const found = valueToday(record, ceiling);
     if ("value" in found) usable.push({ ...ceiling, value: found.value });
     else unusable.push({ ceiling, reason: found.reason });

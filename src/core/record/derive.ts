@@ -10,7 +10,7 @@ import { byLevers, byVariation, changesBetween, footAt, treadAfter, watchedOf } 
 import { isBack } from "../limits/complaint";
 import type { Day } from "../day";
 import type { Careful } from "../limits/rails";
-import { oncePer } from "../once";
+import { onceByName, oncePer } from "../once";
 import { otherSide, type Side } from "../mechanics/channels";
 import { isHarder, parametersOf, templateOf } from "../templates/form";
 import { type Away, awaySince } from "../progress/away";
@@ -35,6 +35,17 @@ const carefulOf = ({ complaints, screen }: ClientRecord): Careful[] => [
 const saysNothingHurts = ({ complaints, screen }: Pick<ClientRecord, "complaints" | "screen">): boolean =>
   complaints.length === 0 && screen.nothingHurts === true;
 
+/** The last share that was weighed for each leg with a calm pose on two feet; the other leg bears the rest. */
+function ownShare({ calmPoses }: Pick<ClientRecord, "calmPoses">): NonNullable<FitContext["ownShare"]> {
+  const share: Partial<Record<Side, number>> = {};
+  for (const { side, shareFraction, variationId } of calmPoses.toSorted((a, b) => a.day.localeCompare(b.day))) {
+    if (shareFraction === null || variationById(variationId).template !== "two-feet") continue;
+    share[side] = shareFraction;
+    share[otherSide(side)] = 1 - shareFraction;
+  }
+  return share;
+}
+
 /** What can be set up at a place, with the studio's own cushion. */
 function kitAt({ cushionM, studioKit, homeKit }: ClientRecord, place: Place): Kit {
   const listed = { studio: studioKit, home: homeKit, travel: null };
@@ -42,7 +53,11 @@ function kitAt({ cushionM, studioKit, homeKit }: ClientRecord, place: Place): Ki
 }
 
 /** Everything that decides what fits today, for the leg that leads; null until a body is measured. */
-export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side, place: Place = "studio"): FitContext | null {
+export const fitContextOf = (record: ClientRecord, today: Day, leadSide?: Side, place: Place = "studio"): FitContext | null =>
+  contextsOf(record)(`${today} ${leadSide} ${place}`, () => contextOf(record, today, leadSide, place));
+/** A record never changes: what fits is asked of it for many exercises, and made once for each day, leg and place. */
+const contextsOf = oncePer((_: ClientRecord) => onceByName<FitContext | null>());
+function contextOf(record: ClientRecord, today: Day, leadSide: Side | undefined, place: Place): FitContext | null {
   const own = subjectOf(record);
   if (!own) return null;
   const subject = leadSide ? { ...own, leadSide } : own;
@@ -66,6 +81,7 @@ export function fitContextOf(record: ClientRecord, today: Day, leadSide?: Side, 
     ownDay: [...new Set(record.dailyTasks.map(({ kind }) => kind))],
     school,
     targetUseFraction: school.targetUseFraction,
+    ownShare: ownShare(record),
   };
 }
 
@@ -219,8 +235,8 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
   const isPlanChanged = standing.prescription.id !== planned.prescription.id;
   const { rung, prescription } = standing;
   const { dose } = prescription;
-  const eased = (ease: typeof easeOnce): Stepped | null =>
-    isPlanChanged ? easedSince(context, planned, standing, ease) : ease(context, rung, dose);
+  const ease = isPlanChanged ? easedSince(context, planned, standing, easeOnce) : easeOnce(context, rung, dose);
+  const twice = isPlanChanged ? easedSince(context, planned, standing, easeTwice) : easeTwice(context, rung, dose, ease);
   const proposal = ceilingProposal(record, context);
   return {
     today,
@@ -231,8 +247,8 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     sessionsToBuild: context.school.sessionsToBuild,
     provisional: context.ceilings.some((ceiling) => isCeilingProvisional(record, context.subject, ceiling)),
     current: judge(context, variationById(rung.variationId), dose.mixed?.setting ?? rung.setting), // the hardest of its sets
-    ease: eased(easeOnce),
-    easeTwice: eased(easeTwice),
+    ease,
+    easeTwice: twice,
     fewerSets: fewerSets(context, rung, dose),
     easeUntilAllowed: easeUntilAllowed(context, rung, dose),
     build: isPlanChanged ? null : buildOnce(context, rung, dose),

@@ -8,6 +8,7 @@ import { type AnsweredDose, type Ceiling, isProvisional } from "../limits/ceilin
 import { proposedCeiling, type Tolerance, toleranceFrom, type ToleranceProposal, type ToldDose } from "../limits/tolerance";
 import { isBinding } from "../limits/limit";
 import { RAIL_CHANNELS, type RailChannelId } from "../limits/rails";
+import { onceByName, oncePer } from "../once";
 import { ask, demandOn, WHOLE } from "../templates/ask";
 import { isLoad } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
@@ -87,7 +88,7 @@ interface DoneDose {
   prescription: PrescriptionFact;
 }
 /** Items done just as prescribed in a session with no warning in it: the only history that counts. */
-function donesAsPrescribed(record: ClientRecord): DoneDose[] {
+const donesAsPrescribed = oncePer((record: ClientRecord): DoneDose[] => {
   const limitScore = painLimitOf(record);
   return record.sessions.flatMap((session) =>
     session.items.flatMap((item): DoneDose[] => {
@@ -97,7 +98,7 @@ function donesAsPrescribed(record: ClientRecord): DoneDose[] {
       return isGood ? [{ session, ...planned }] : [];
     }),
   );
-}
+});
 const isCalm = (record: ClientRecord, session: SessionFact): boolean => {
   const response = answeredInTime(record, session);
   return response !== null && classOf(response) === "calm";
@@ -237,7 +238,8 @@ export function firstProposal(learnt: readonly LearntOf[]): { ceiling: Ceiling; 
 export const learntOfAll = (
   record: ClientRecord,
   { subject, ceilings, today }: Pick<FitContext, "subject" | "ceilings" | "today">,
-): LearntOf[] => ceilings.map((ceiling) => learntOf(record, subject, ceiling, today));
+): LearntOf[] => learntIn(record)(ceilings)(today, () => ceilings.map((ceiling) => learntOf(record, subject, ceiling, today)));
+const learntIn = oncePer((_: ClientRecord) => oncePer((__: FitContext["ceilings"]) => onceByName<LearntOf[]>()));
 export const ceilingProposal = (record: ClientRecord, context: Pick<FitContext, "subject" | "ceilings" | "today">) =>
   firstProposal(learntOfAll(record, context));
 

@@ -1,6 +1,7 @@
 import { bodyFromMeasure, type BodyMeasure } from "../body/body";
 import { sideToWatch } from "../limits/complaint";
 import { DEFAULT_POSTURE, type PostureRule } from "../mechanics/posture";
+import { namedJoints } from "../screen/screen";
 import type { Subject } from "../templates/template";
 import type { CalmPoseFact, ClientRecord, MeasureFact } from "./record";
 
@@ -22,7 +23,13 @@ export const postureOf = ({ postures }: Pick<ClientRecord, "postures">): Posture
 /** Body, posture and side to watch, from the latest of each. Null until a body is measured. */
 export function subjectOf(record: ClientRecord): Subject | null {
   const measure = bodyMeasureOf(record);
-  return measure && { body: bodyFromMeasure(measure), posture: postureOf(record), leadSide: sideToWatch(record.complaints) };
+  return (
+    measure && {
+      body: bodyFromMeasure(measure),
+      posture: postureOf(record),
+      leadSide: sideToWatch([...record.complaints, ...namedJoints(record.screen)]),
+    }
+  );
 }
 
 /**

@@ -1,10 +1,13 @@
 import { variationById } from "../catalogue/catalogue";
 import { type Equipment } from "../catalogue/equipment";
-import { cuesOf } from "../school/school";
+import type { Variation } from "../catalogue/variation";
+import { tryDose } from "../dose/dose";
+import { cuesFor } from "../fit/cues";
 import type { FitContext } from "../fit/context";
 import { type Assembled, recipeOf } from "../fit/assemble";
 import { fitVariation } from "../fit/search";
 import { judge } from "../fit/judge";
+import type { Side } from "../mechanics/channels";
 import type { LeverId, Setting } from "../templates/lever";
 import type { SessionItem } from "./session";
 
@@ -18,28 +21,52 @@ export interface SheetItem {
   missing: readonly Equipment[];
 }
 
-/** A session for the kit of a place: what cannot be set up there gives way to an easier neighbour that can, else it is left out. */
+/** How a place stands where nobody watches: as it is, as one light set of what asks little, or not at all. */
+type Alone = "open" | "light" | "not";
+function aloneAt(home: FitContext, row: Variation, setting: Setting, side: Side | null): Alone {
+  const context = side === null ? home : { ...home, subject: { ...home.subject, leadSide: side } };
+  const { state, reasons } = judge(context, row, setting, "closing");
+  if (state === "open") return "open";
+  const [first] = reasons;
+  return first.code === "ladder-and-trial" && first.because === "asks-little" ? "light" : "not";
+}
+const WORST: readonly Alone[] = ["open", "light", "not"];
+const worst = (all: readonly Alone[]): Alone => WORST[Math.max(...all.map((each) => WORST.indexOf(each)))] ?? "not";
+
+/** One light set, on each side that does it. */
+const lightly = (item: SessionItem): SessionItem => {
+  const dose = tryDose(item.dose);
+  return { ...item, dose, sides: item.sides.map((own) => ({ ...own, setCount: 1, repetitions: dose.repetitionsHigh })) };
+};
+
+/**
+ * A session for the kit of a place, held to the same judge as everything else: what is not open there without anybody watching,
+ * or cannot be set up, gives way to an easier neighbour that is, else it is left out. What asks little is one light set.
+ */
 export function sheetFor(home: FitContext, items: readonly SessionItem[]): { items: SheetItem[]; leftOut: SessionItem[] } {
   const leftOut: SessionItem[] = [];
   const found = items.flatMap((item): SheetItem[] => {
     const row = variationById(item.variationId);
-    const asIs = judge(home, row, item.setting, "closing");
-    const needsKit = asIs.reasons.some(({ code }) => code === "equipment-missing" || code === "not-assembled");
-    const options = needsKit ? [row, ...row.easier.map(variationById)] : [];
+    const sides: (Side | null)[] = item.sides.length > 0 ? item.sides.map(({ side }) => side) : [null];
+    const places = item.sides.length > 0 ? item.sides.map(({ place }) => place ?? item) : [item];
+    const asIs = worst(places.map(({ variationId, setting }, i) => aloneAt(home, variationById(variationId), setting, sides[i] ?? null)));
+    const options = asIs === "open" ? [] : [row, ...row.easier.map(variationById)];
     const other = options
-      .map((each) => ({ each, fitted: fitVariation(home, each) }))
-      .find(({ fitted }) => fitted.state === "open" || fitted.state === "try");
-    if (needsKit && !other) {
+      .map((each) => ({ each, setting: fitVariation(home, each).setting }))
+      .map((option) => ({ ...option, alone: worst(sides.map((side) => aloneAt(home, option.each, option.setting, side))) }))
+      .find(({ alone }) => alone === "open");
+    if (asIs === "not" && !other) {
       leftOut.push(item);
       return [];
     }
-    const [taken, setting] = other ? [other.each, other.fitted.setting] : [row, item.setting];
+    const [taken, setting] = other ? [other.each, other.setting] : [row, item.setting];
     const recipes = (Object.entries(setting) as [LeverId, number][]).flatMap(([lever, value]) => {
       const recipe = recipeOf(home.kit.assembled, taken, lever, value);
       return recipe && recipe.length > 0 ? [{ lever, recipe }] : [];
     });
-    const missing = asIs.reasons.flatMap((reason) => (reason.code === "equipment-missing" ? reason.equipment : []));
-    return [{ item, variationId: taken.id, setting, cues: cuesOf(home.school, taken).slice(0, 2), recipes, missing }];
+    // where another place is taken, no side keeps one of its own
+    const told = other ? { ...item, sides: item.sides.map(({ place: _, ...own }) => own) } : asIs === "light" ? lightly(item) : item;
+    return [{ item: told, variationId: taken.id, setting, cues: cuesFor(home, taken).slice(0, 2), recipes, missing: [] }];
   });
   return { items: found, leftOut };
 }

@@ -4,6 +4,7 @@ import { type Finding, isUnlikely, latestOf, protocolOf, sidesOf } from "../../c
 import { closedBy } from "../../core/assess/pick";
 import { calmSeatRow } from "../../core/catalogue/calm-seat";
 import { variationById } from "../../core/catalogue/catalogue";
+import { seatRefusal } from "../../core/fit/calm-seat";
 import type { Day } from "../../core/day";
 import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
 import type { LimitedBy } from "../../core/limits/complaint";
@@ -85,6 +86,7 @@ export const keepCalmSeat = (
     const refusal = refusalOf(record, finding, true, today);
     if (refusal) return refuse(refusal);
     if (record.findings.some((each) => each.id === id)) return { ok: true };
+    if (seatRefusal({ ...subject, leadSide: side }, record.limits, heightM, today)) return refuse({ code: "blocked-by-limit" });
     const share = latestOf(record.findings, "weight-share", side);
     const isMeasured = share?.day === today && share.setUp.standIn === undefined; // another day's is another day's, a pretended one none
     const taken = await recordCalmPose(scope, em, clientId, {
@@ -117,7 +119,8 @@ export const logCalmSet = (
     const subject = subjectOf(record);
     if (!seat || !subject) return refuse({ code: "no-plan" });
     const variation = variationById(calmSeatRow({ ...subject, leadSide: side }, seat.value));
-    const setting = { seatHeightM: seat.value };
+    const share = record.calmPoses.findLast((pose) => pose.side === side)?.shareFraction ?? null;
+    const setting = { seatHeightM: seat.value, ...(share === null ? {} : { shareFraction: share }) };
     const dose = { ...variation.dose, setCount: 1 };
     const place = { variationId: variation.id, setting, side, dose, note: "The calm seat, as a first set" };
     const kept = await keepRung(scope, em, clientId, place, today);

@@ -6,14 +6,15 @@ import { keepCalmSeatAction, keepFindingAction } from "../../actions/assess";
 import { type Finding, latestOf } from "../../core/assess/finding";
 import type { Protocol } from "../../core/assess/protocols.data";
 import type { Day } from "../../core/day";
+import { firstSeatM, seatRefusal } from "../../core/fit/calm-seat";
 import { DEFAULT_KIT } from "../../core/fit/context";
 import { type Complaint, isMeasuredSite, type LimitedBy, MEASURED_SITES } from "../../core/limits/complaint";
 import { isBinding, type Limit } from "../../core/limits/limit";
-import type { Side } from "../../core/mechanics/channels";
+import type { ChannelSide, Side } from "../../core/mechanics/channels";
 import { ask, WHOLE } from "../../core/templates/ask";
 import type { Form } from "../../core/templates/form";
 import { poseOf } from "../../core/templates/pose";
-import { kneeAtSeatDeg, seatAtKneeM, seatRangeM } from "../../core/templates/seat";
+import { kneeAtSeatDeg, seatRangeM } from "../../core/templates/seat";
 import type { Subject } from "../../core/templates/template";
 import type { UnitSystem } from "../../core/units";
 import { Figure } from "../figure/figure";
@@ -56,20 +57,18 @@ const STEP: Form = {
 };
 const LAYER_M = 0.02;
 const LAYER_LIMITS_M = { min: 0.01, max: 0.1 };
-/** Easy for anybody who can stand: the knee hardly bent. */
-const START_KNEE_DEG = 55;
 const START_STEP_M = 0.06;
 /** Where even the first was felt: so many layers easier, and again. */
 const BACK_BY_LAYERS = 3;
 /** A seat or step known from last time is come to from two layers easier. */
 const BACK_AGAIN_LAYERS = 2;
 
-/** The bend that no layer goes past on this side: the strictest limit that says so. */
-const mostKneeDeg = (limits: readonly Limit[], side: Side, today: Day): number =>
+/** The bend that no layer goes past: the strictest limit that says so, of either leg where both feet are down. */
+const mostKneeDeg = (limits: readonly Limit[], sides: readonly ChannelSide[], today: Day): number =>
   Math.min(
     Infinity,
     ...limits.flatMap((limit) =>
-      limit.rule.kind === "most" && limit.rule.channel === "kneeFlexion" && [side, "both"].includes(limit.side) && isBinding(limit, today)
+      limit.rule.kind === "most" && limit.rule.channel === "kneeFlexion" && sides.includes(limit.side) && isBinding(limit, today)
         ? [limit.rule.most]
         : [],
     ),
@@ -106,7 +105,7 @@ export function CalmLadder(props: CalmLadderProps) {
   const [side, setSide] = useState<Side>(firstSide);
   const [layerM, setLayerM] = useState(LAYER_M);
   const [calm, setCalm] = useState<readonly number[]>([]);
-  const [startM, setStartM] = useState(() => startOf(subject, isSeat, latestOf(findings, protocol.id, firstSide)));
+  const [startM, setStartM] = useState(() => startOf({ subject, isSeat, limits, today }, latestOf(findings, protocol.id, firstSide)));
   const [isFelt, setFelt] = useState(false);
   const [id, setId] = useState(() => newUuid());
   const [kept, setKept] = useState<{ heightM: number; count: number } | null>(null);
@@ -120,16 +119,16 @@ export function CalmLadder(props: CalmLadderProps) {
   const setting = useMemo(() => (isSeat ? { seatHeightM: heightM } : { stepHeightM: heightM }), [isSeat, heightM]);
   const pose = useMemo(() => poseOf(own, form, setting), [own, form, setting]);
   const asked = useMemo(() => ask(own, form, setting, WHOLE), [own, form, setting]);
-  const most = mostKneeDeg(limits, side, today);
+  const most = mostKneeDeg(limits, isSeat ? ["left", "right", "both"] : [side, "both"], today);
   const kneeDeg = asked.ok
     ? Math.max(0, ...asked.demands.filter((d) => d.channel === "kneeFlexion" && (isSeat || d.side === side)).map(({ high }) => high))
     : NaN;
-  const isPast = !asked.ok || kneeDeg > most + 1e-6;
+  const isPast = isSeat ? seatRefusal(own, limits, heightM, today) !== null : !asked.ok || kneeDeg > most + 1e-6;
   const before = latestOf(findings, protocol.id, side);
   const again = (of: Side = side): void => {
     setCalm([]);
     setFelt(false);
-    setStartM(startOf(subject, isSeat, latestOf(findings, protocol.id, of)));
+    setStartM(startOf({ subject, isSeat, limits, today }, latestOf(findings, protocol.id, of)));
     setId(newUuid());
   };
   const keep = (): void => {
@@ -231,7 +230,7 @@ export function CalmLadder(props: CalmLadderProps) {
       ) : isPast ? (
         <Row>
           <Notice>
-            The next layer would bend the knee past the {most < Infinity ? `${angleText(most)} that are allowed` : "body's reach"}: stop
+            The next layer would go past {most < Infinity ? `the ${angleText(most)} that are allowed` : "a limit or the body's reach"}: stop
             here.
           </Notice>
           <Button $tone="primary" isDisabled={isTaking || last === undefined} onPress={keep}>
@@ -266,10 +265,15 @@ export function CalmLadder(props: CalmLadderProps) {
 
 const toCm = (valueM: number): number => Math.round(valueM * 100) / 100;
 /** From the easy side: two layers easier than last time, or where it is easy for anybody. */
-function startOf(subject: Subject, isSeat: boolean, before: Finding | null): number {
+function startOf(
+  { subject, isSeat, limits, today }: Pick<CalmLadderProps, "subject" | "limits" | "today"> & { isSeat: boolean },
+  before: Finding | null,
+): number {
   if (!isSeat) return before ? Math.max(START_STEP_M, toCm(before.value - BACK_AGAIN_LAYERS * LAYER_M)) : START_STEP_M;
-  if (!before) return toCm(seatAtKneeM(subject, START_KNEE_DEG));
-  return toCm(Math.min(seatRangeM(subject)[1], before.value + BACK_AGAIN_LAYERS * LAYER_M));
+  const first = firstSeatM(subject, limits, today);
+  if (!before) return first;
+  const again = toCm(Math.min(seatRangeM(subject)[1], before.value + BACK_AGAIN_LAYERS * LAYER_M));
+  return seatRefusal(subject, limits, again, today) === null ? again : Math.max(first, again);
 }
 function easier(subject: Subject, fromM: number, isSeat: boolean, layerM: number): number {
   if (!isSeat) return Math.max(0.02, fromM - layerM);

@@ -10,7 +10,7 @@ import type { FitContext } from "../../core/fit/context";
 import type { DailyTask } from "../../core/fit/daily";
 import { bindingLimits } from "../../core/limits/limit";
 import type { Demand, Side } from "../../core/mechanics/channels";
-import { cuesOf } from "../../core/school/school";
+import { cuesFor } from "../../core/fit/cues";
 import { parametersOf, templateOf } from "../../core/templates/form";
 import { JOINT_OF, type Pose, poseOf } from "../../core/templates/pose";
 import { Figure } from "../figure/figure";
@@ -117,7 +117,7 @@ function SetUpCard({ fit, ...props }: FitScreenProps & { fit: Fit }) {
   const { context, variation, setting, judgement } = fit;
   const pose = useMemo(() => poseOf(context.subject, variation, setting), [context.subject, variation, setting]);
   const posed = posedOf(variation);
-  const cues = cuesOf(context.school, variation);
+  const cues = cuesFor(context, variation);
   const isEven = templateOf(variation).isEven(parametersOf(variation));
   const note = kneeNote(context, judgement.demands);
   const joint = judgement.tightest ? JOINT_OF[judgement.tightest.channel] : undefined;

@@ -11,7 +11,7 @@ import { buildOnce, type Stepped } from "../../core/fit/step";
 import { type FloorBuild, handRule, isHarderStep, steppedTo } from "../../core/progress/on-floor";
 import type { Side } from "../../core/mechanics/channels";
 import { leversOf } from "../../core/templates/form";
-import { cuesOf } from "../../core/school/school";
+import { cuesFor } from "../../core/fit/cues";
 import { withLever } from "../../core/templates/lever";
 import type { UnitSystem } from "../../core/units";
 import { findRows } from "../catalogue/find";
@@ -268,7 +268,7 @@ export function AddDialog({ session, units, onDone }: DialogProps) {
 /** Two cues, one repetition or set each, and which felt lighter: the body's answer, not an opinion. */
 export function CompareDialog({ session, onDone }: DialogProps) {
   const { context, variation } = session;
-  const known = cuesOf(context.school, variation);
+  const known = cuesFor(context, variation);
   const [cues, setCues] = useState<readonly [string, string]>([known[0] ?? "", known[1] ?? ""]);
   const isWhole = cues.every((cue) => cue.trim() !== "") && cues[0].trim() !== cues[1].trim();
   const tell = (lighter: 0 | 1 | null): void => {

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Trained } from "../../core/catalogue/variation";
 import { hintsOf } from "../../core/floor/hint";
 import { MOMENTS, PAIN_KINDS } from "../../core/floor/told";
-import { cuesOf } from "../../core/school/school";
+import { cuesFor } from "../../core/fit/cues";
 import { Button, TextButton } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Ask } from "../kit/why";
@@ -45,7 +45,7 @@ function AboutIt({ session, asksBelly }: { session: FloorSession; asksBelly: boo
     ...(Object.entries(variation.trains) as [Trained, number][]).filter(([, score]) => score >= 2).map(([trained]) => trained),
     "elsewhere",
   ];
-  const hints = hintsOf(lastSet, variation, cuesOf(context.school, variation)[0] ?? null);
+  const hints = hintsOf(lastSet, variation, cuesFor(context, variation)[0] ?? null);
   return (
     <Stack $gap={8} style={{ marginTop: 10 }}>
       {asksBelly && (

@@ -1,6 +1,6 @@
 "use client";
 import { recipeOf } from "../../core/fit/assemble";
-import { cuesOf } from "../../core/school/school";
+import { cuesFor } from "../../core/fit/cues";
 import type { LeverId } from "../../core/templates/lever";
 import type { UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
@@ -23,10 +23,7 @@ export function SetUpLines(props: {
   });
   const here = session.log.state.compared.findLast((each) => each.itemId === item.itemId && each.lighter !== null);
   const felt = here ? here.cues[here.lighter ?? 0] : lighter[variation.id];
-  const cues = [...(felt ? [`${felt}, which felt lighter`] : []), ...cuesOf(context.school, variation).filter((cue) => cue !== felt)].slice(
-    0,
-    2,
-  );
+  const cues = [...(felt ? [`${felt}, which felt lighter`] : []), ...cuesFor(context, variation).filter((cue) => cue !== felt)].slice(0, 2);
   const comesFirst = next?.variationId === item.variationId && next.side !== item.side && session.sets.length === 0 ? next.side : null;
   return (
     <>

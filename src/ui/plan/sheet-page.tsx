@@ -63,7 +63,7 @@ export function SheetPage({ clientId, sheet, isLarge }: { clientId: string; shee
       </Row>
       {sheet.leftOut.length > 0 && (
         <Notice className="no-print" style={{ maxWidth: 800, margin: "0 auto 10px" }}>
-          Left out, since nothing at home does it: {sheet.leftOut.join(", ").toLowerCase()}.{" "}
+          Left out at home, for want of kit or because it is not open there without you: {sheet.leftOut.join(", ").toLowerCase()}.{" "}
           <Link href={`/clients/${clientId}/home-kit`}>What is at home</Link>
         </Notice>
       )}

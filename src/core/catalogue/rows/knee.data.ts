@@ -131,6 +131,7 @@ export const KNEE_AND_CALF = [
     equipment: ["chair"],
     cautions: ["Early after a repair only as the surgical team agrees."],
     trains: { quads: 3 },
+    traits: ["breath-holding"],
     tags: tags("sitting", "one", 1, 0, 0),
     dose: holds(1, 3, 5, 10, 60),
     often: "daily",
