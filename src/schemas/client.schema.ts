@@ -30,10 +30,16 @@ const profileKeys = {
 export const detailsSchema = Joi.object<ClientProfile>(profileKeys);
 
 /** What is entered for a new client: the profile, what hurts, and the body's first measure. */
-export type NewClient = ClientProfile & { complaints: Complaint[] } & Pick<BodyMeasure, "heightM" | "massKg">;
+export type NewClient = ClientProfile & { complaints: Complaint[]; nothingHurts?: true } & Pick<BodyMeasure, "heightM" | "massKg">;
 export const newClientSchema = Joi.object<NewClient>({
   ...profileKeys,
-  complaints: Joi.array().items(complaintSchema).min(1).max(10).required(),
+  // nothing hurts is an answer; an empty list alone is none
+  complaints: Joi.array()
+    .items(complaintSchema)
+    .max(10)
+    .required()
+    .when("nothingHurts", { is: Joi.exist(), then: Joi.array().max(0), otherwise: Joi.array().min(1) }),
+  nothingHurts: Joi.boolean().valid(true),
   heightM: within(BODY_LIMITS.heightM).required(),
   massKg: within(BODY_LIMITS.massKg).required(),
 });

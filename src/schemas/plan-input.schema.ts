@@ -150,6 +150,7 @@ export const forecastInputSchema = Joi.object<ForecastInput>({
   sessionsPerWeek: within({ min: 1, max: 7 }).integer().required(),
   mornings: Joi.object({ calm: count.required(), noticed: count.required(), flare: count.required() }).required(),
   missedPercent: within({ min: 0, max: 90 }).default(10),
+  climbSessions: within({ min: 0, max: 20 }).integer(),
   seed: Joi.number().integer().min(0).max(2_147_483_647).default(1),
   school: Joi.string()
     .valid(...PRESET_IDS)

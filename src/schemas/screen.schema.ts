@@ -42,6 +42,7 @@ const backSigns = Joi.array().items(oneOf(BACK_SIGNS)).unique().required();
 const answeredKeys = {
   conditions: Joi.array().items(conditionSchema).unique(isSameCondition).max(30),
   activity: activitySchema,
+  nothingHurts: Joi.boolean().valid(true),
   goals: Joi.array().items(goalSchema).max(12),
   pain: Joi.object({
     worstScore: within(PAIN_SCALE).allow(null).required(),
@@ -52,6 +53,7 @@ const answeredKeys = {
   medicines: Joi.object({
     kinds: Joi.array().items(oneOf(MEDICINES)).unique().required(),
     injectionDay: day.allow(null).required(),
+    earlierInjectionDays: Joi.array().items(day).max(200),
   }),
   aids: Joi.object({
     brace: Joi.boolean().required(),

@@ -30,7 +30,7 @@ const free = (bends: Bends): Bends => ({ ...bends, hands: "load-alone" });
 /** Nothing stands on a foot, and the trunk lies. */
 const lying = (kneeDeg: Span, hipDeg: Span, footFraction: Span = NONE): Bends => of(kneeDeg, hipDeg, NONE, NONE, footFraction);
 /** On a seat, trunk about upright, feet on the floor. */
-const SEATED: Bends = free(of([80, 100], [80, 100], [0, 10], [0, 10], [0, 0.25]));
+const SEATED: Bends = free(of([60, 90], [80, 100], [0, 10], [0, 10], [0, 0.25]));
 const ALL_FOURS: Bends = of([70, 110], [0, 110], [75, 100], NONE, NONE);
 const TALL: Bends = of([0, 20], [0, 15], [0, 10], [0, 8], [0.4, 0.6]);
 /** One foot, then the other; the heel leaves the floor before the shin leans far. */
@@ -149,7 +149,7 @@ export const BENDS: Readonly<Record<string, Bends>> = {
   C06: { hipDeg: [0, 10], trunkDeg: [0, 10], shinDeg: [0, 8], footFraction: [0.9, 1] },
   C07: { hipDeg: [0, 10], trunkDeg: [0, 10], shinDeg: [0, 15], footFraction: [0.3, 0.7] },
   A01: { hipDeg: [0, 20], trunkDeg: NONE, shinDeg: NONE, footFraction: NONE },
-  A10: { hipDeg: [70, 130], trunkDeg: [0, 45], shinDeg: [0, 10], footFraction: [0, 0.3] },
+  A10: { hipDeg: [60, 110], trunkDeg: [0, 30], shinDeg: [0, 10], footFraction: [0, 0.3] },
   A11: { hipDeg: [70, 110], trunkDeg: [0, 10], shinDeg: NONE, footFraction: [0, 0.2] },
   A12: { hipDeg: [70, 110], trunkDeg: [0, 10], shinDeg: NONE, footFraction: [0, 0.2] },
   A18: { hipDeg: [80, 110], trunkDeg: [0, 20], shinDeg: [0, 10], footFraction: [0, 0.25] },
@@ -167,6 +167,7 @@ export const BENDS_OF_KIND: Readonly<Partial<Record<TemplateKind, Bends>>> = {
  * said of that range has to be asked.
  */
 export const DRILLS: Readonly<Record<string, readonly NumberChannelId[]>> = {
+  E01: ["kneeFlexion"],
   M07: ["kneeFlexion"],
   M08: ["kneeFlexion"],
   M09: ["kneeFlexion"],

@@ -5,6 +5,7 @@ import { rangeOf, startSetting } from "../templates/form";
 import { type LeverId, type Setting, withLever } from "../templates/lever";
 import { seatAtKneeM } from "../templates/seat";
 import type { FitContext, Place } from "./context";
+import type { CandidateState } from "./fit-reason";
 import { glance, judge, type Judgement } from "./judge";
 import { snapSetting, valuesOn } from "./on-hand";
 import { askedOn, type Watched, watchedOf } from "./tread";
@@ -71,6 +72,10 @@ function atSameDepth({ subject }: FitContext, row: Variation, kneeDeg: number, s
   };
 }
 
+const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
+const highestOn = ({ demands }: Judgement, watched: Watched | null): number =>
+  demands.find(({ channel, side }) => channel === watched?.channel && side === watched.side)?.high ?? NaN;
+
 /** The value of one lever that asks most without asking more than `most`; where none does, the one that asks least. */
 function solvedFor(context: FitContext, row: Variation, setting: Setting, lever: LeverId, watched: Watched, most: number) {
   const range = rangeOf(context.subject, row, lever);
@@ -99,6 +104,7 @@ export function waysOff(context: FitContext, here: Place): Reliefs {
   const { tightest } = now;
   const isOver = tightest !== null && tightest.head > context.targetUseFraction;
   const most = askedOn(now, watched) * (isOver ? context.targetUseFraction / tightest.head : 1);
+  const highest = highestOn(now, watched) * (isOver ? context.targetUseFraction / tightest.head : 1);
   const own = rangeOf(context.subject, row, "shareFraction");
   const ways: Way[] = [
     ...(WAYS[row.pattern] ?? []),
@@ -110,17 +116,21 @@ export function waysOff(context: FitContext, here: Place): Reliefs {
     const depth = id === "shared" ? { ...here.setting, loadKg: here.setting.loadKg ?? 0 } : atSameDepth(context, way, kneeDeg, share);
     const solved = by && watched ? solvedFor(context, way, snapSetting(context, way, depth), by, watched, most) : null;
     const setting = solved?.setting ?? snapSetting(context, way, depth);
+    const judgement = judge(context, way, setting, "closing");
     return [
       {
         id,
         place: { variationId: way.id, setting },
-        judgement: judge(context, way, setting, "closing"),
+        judgement,
         ratio: solved ? solved.demand / most : NaN,
-        isMet: solved !== null && solved.demand <= most * (1 + 1e-9),
+        // the whole of what it may come to, beside the whole of what is asked here
+        isMet: solved !== null && highestOn(judgement, watched) <= highest * (1 + 1e-9),
         isInRoom: onHand(way.equipment, context.kit.equipment).missing.length === 0,
       },
     ];
   });
-  const rank = ({ isInRoom, isMet, ratio }: Relief): number => (isInRoom ? 0 : 2) + (isMet ? 0 : 1) + (Number.isNaN(ratio) ? 0.5 : 0);
+  // what may be trained first, then what is here, then what comes down so far
+  const rank = ({ judgement: { state }, isInRoom, isMet, ratio }: Relief): number =>
+    4 * STATES.indexOf(state) + (isInRoom ? 0 : 2) + (isMet ? 0 : 1) + (Number.isNaN(ratio) ? 0.5 : 0);
   return { targetUseFraction: isOver ? context.targetUseFraction : null, ways: found.toSorted((a, b) => rank(a) - rank(b)) };
 }

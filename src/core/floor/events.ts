@@ -349,6 +349,11 @@ export function doseLeft({ mixed, ...dose }: Dose, setsDone: number, isMoved: bo
 /** Whether a set ended in a way that stops the countdown and asks one large question. */
 export const asksAtOnce = (set: Pick<PerformedSet, "endedBy" | "painScore" | "painKind">, limitScore: number): boolean =>
   set.endedBy !== "pain-tap" || isOverNumber(set, limitScore);
+/** From here on the first answer to pain is to stop this exercise, and two steps are given back. ◊ */
+export const STOP_FROM_SCORE = 7;
+/** Whether stopping is the first thing offered: sharp or spreading pain, or so much of it. NaN falls on the safe side. */
+export const stopsFirst = ({ endedBy, painScore, painKind }: Pick<PerformedSet, "endedBy" | "painScore" | "painKind">): boolean =>
+  endedBy === "sharp" || endedBy === "spreading" || (painScore !== null && painKind !== "muscle-work" && !(painScore < STOP_FROM_SCORE));
 /** Joint pain over the agreed number; a muscle's work is none. NaN falls on the safe side. */
 export const isOverNumber = ({ painScore, painKind }: Pick<PerformedSet, "painScore" | "painKind">, limitScore: number): boolean =>
   painScore !== null && painKind !== "muscle-work" && !(painScore <= limitScore);

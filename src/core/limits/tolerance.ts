@@ -28,6 +28,9 @@ const MODEL = {
   priorSd: 0.2,
   /** Of the logarithm, in a week without a dose. */
   driftSdPerWeek: 0.035,
+  /** Of what was believed before it: a settled answer leaves nearly all, one that was not takes a tenth of its weight. ◊ */
+  keepsAfterCalm: 0.99,
+  keepsAfterBad: 0.9,
   repetitionsUsual: 24,
   repetitionsPower: 0.15,
   noticedAt: 0.06,
@@ -90,12 +93,19 @@ function later({ values, weights, asOf }: Tolerance, day: Day): Tolerance {
 export function toleranceFrom(ceiling: { calibrated: number; fromDay: Day }, doses: readonly ToldDose[], today: Day): Tolerance {
   const known = doses.filter(({ day, demand }) => day <= today && demand > 0).toSorted((a, b) => a.day.localeCompare(b.day));
   const start = known[0] && known[0].day < ceiling.fromDay ? known[0].day : ceiling.fromDay;
-  return later(known.reduce(learn, priorTolerance(ceiling.calibrated, start)), today);
+  return later(
+    known.reduce((belief, dose) => learn(belief, dose), priorTolerance(ceiling.calibrated, start)),
+    today,
+  );
 }
-/** One answered dose more. */
-export function learn(belief: Tolerance, { day, demand, repetitions, response }: ToldDose): Tolerance {
+/** One answered dose more; what was believed before it counts a little less with each, so that the latest answers weigh most. */
+export function learn(
+  belief: Tolerance,
+  { day, demand, repetitions, response }: ToldDose,
+  keeps: number = response === "calm" ? MODEL.keepsAfterCalm : MODEL.keepsAfterBad,
+): Tolerance {
   const then = later(belief, day);
-  const weights = then.values.map((value, i) => (then.weights[i] ?? 0) * chances(demand, repetitions, value)[response]);
+  const weights = then.values.map((value, i) => (then.weights[i] ?? 0) ** keeps * chances(demand, repetitions, value)[response]);
   return { ...then, weights: normalized(weights) };
 }
 

@@ -1,6 +1,6 @@
 import type { Dose } from "../catalogue/variation";
 import { dropCount, isTimed, repetitionS } from "../dose/dose";
-import { isOverNumber, type PerformedSet } from "../floor/events";
+import { isOverNumber, STOP_FROM_SCORE, type PerformedSet } from "../floor/events";
 import type { Day } from "../day";
 import type { MorningClass } from "./morning";
 import type { DecisionReason } from "./decision-reason";
@@ -29,8 +29,6 @@ const TIME_MARGIN = { fraction: 0.2, mostS: 20 } as const;
 export const timeMarginS = (dose: Pick<Dose, "tempo">): number =>
   Math.min(TIME_MARGIN.mostS, Math.ceil(TIME_MARGIN.fraction * repetitionS(dose)));
 
-/** From here on the first answer to pain is to stop this exercise, and two steps are given back. ◊ */
-export const STOP_FROM_SCORE = 7;
 /** A muscle that works hurts up to here; over it nobody knows what it was. ◊ */
 const MUSCLE_UP_TO_SCORE = 5;
 

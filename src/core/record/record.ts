@@ -25,7 +25,7 @@ import type { Part } from "../dose/part";
 import type { Setting } from "../templates/lever";
 
 /** Raised whenever a formula changes what a stored number would be. Stored with every computed fact. */
-export const ENGINE_VERSION = 2;
+export const ENGINE_VERSION = 3;
 
 /** What a page or a decision needs of one client, oldest first: what counts now, and the last sessions. */
 export interface ClientRecord {

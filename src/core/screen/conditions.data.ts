@@ -36,7 +36,7 @@ export const CONDITION_KINDS: readonly ConditionKind[] = [
   kind("hip", "side-hip", { joint: "hip" }),
   kind("hip", "tight-hip"),
   kind("hip", "hip-replacement", { dated: "surgery", joint: "hip" }),
-  kind("back", "back-bend", { careful: "back", joint: "back-bend" }),
+  kind("back", "back-bend", { careful: "back", joint: "low-back" }),
   kind("back", "back-disc", { careful: "back", joint: "low-back" }),
   kind("back", "nerve-signs", { careful: "back", joint: "low-back" }),
   kind("back", "back-arch", { careful: "back", joint: "low-back" }),

@@ -165,6 +165,21 @@ export const SCREEN_RULES: readonly ScreenRule[] = [
     ...closes("T01 S21 L28 L29", "T08 S16 L26"),
     source: OWN,
   },
+  // a belly moves the balance, and joints give more
+  {
+    id: "pregnancy-balance",
+    condition: "pregnancy",
+    fromDays: 14 * WEEK,
+    ...closes("S26 S29 S31 S33 L07 L08 L13 L14 L24 L25 H12 K07 E02", "S34 S28 S06 L03 L09 L32 H02 E01"),
+    source: OWN,
+  },
+  {
+    id: "pregnancy-bend-twist",
+    condition: "pregnancy",
+    fromDays: 14 * WEEK,
+    ...closes("T06 T07 T09 P08 P10", "T05 T08 P06"),
+    source: OWN,
+  },
   { id: "pregnancy-belly", condition: "pregnancy", fromDays: 14 * WEEK, ...room(60), source: OWN },
   { id: "pregnancy-belly-late", condition: "pregnancy", fromDays: THIRD_TRIMESTER_DAYS, ...room(70), source: OWN },
   { id: "birth-first", condition: "after-birth", untilDays: 12 * WEEK, asksFirst: true, source: OWN },

@@ -2,7 +2,7 @@ import { strapLean } from "../mechanics/levers";
 import type { StandingPose } from "../mechanics/standing.types";
 import type { Point } from "../mechanics/vector";
 import { cosDeg, sinDeg } from "../units";
-import { standing, toKnee } from "./hands";
+import { onBothFeet, standing, toKnee } from "./hands";
 import type { SceneProp } from "./scene";
 import { impossible, NO_BOUNDS } from "./set-up";
 import { between, fixed, template } from "./template";
@@ -40,7 +40,8 @@ export const LEAN = template({
     () => ({
       by: "standing",
       body: subject.body,
-      heads: [
+      // nobody weighed which leg bears more
+      ...onBothFeet(
         standing(subject, {
           depth: toKnee(v.kneeFlexionDeg),
           shankRule: { kind: "fixed", shankLeanDeg: v.shankLeanDeg },
@@ -48,7 +49,8 @@ export const LEAN = template({
           arms: { kind: "crossed" },
           assists: [{ at: "wall", force: { kind: "angle", magnitudeN: null, directionDeg: 0 } }],
         }),
-      ],
+        undefined,
+      ),
       bounds: NO_BOUNDS,
       isDepth: true,
       trust: () => "B",

@@ -53,7 +53,7 @@ function hungInBand(subject: Subject, setting: StandingSetting, anchorM: number)
   return {
     by: "standing",
     body,
-    heads: [at(pullN)],
+    ...onBothFeet(at(pullN), undefined), // nobody weighed which leg bears more
     bounds: NO_BOUNDS,
     isDepth: false,
     trust: () => "B",

@@ -13,10 +13,12 @@ export interface ForecastAsked {
   mornings: Readonly<Record<MorningClass, number>>;
   /** Sessions missed of a hundred planned. */
   missedPercent: number;
+  /** Settled sessions that the repetitions take from the bottom of their range to its top, before each build. */
+  climbSessions?: number;
   seed: number;
 }
 export interface Forecast {
-  /** Weeks that eight of ten ways lie between; null where most do not get there within the horizon. */
+  /** Weeks, to a tenth, that eight of ten ways lie between; null where most do not get there within the horizon. */
   lowWeeks: number | null;
   highWeeks: number | null;
   middleWeeks: number | null;
@@ -24,42 +26,75 @@ export interface Forecast {
   reachedFraction: number;
 }
 export const HORIZON_WEEKS = 104;
-const WAYS = 400;
+const WAYS = 600;
 const FINELY = 1_000_000;
-/** Nothing was answered yet: as if so many had been, calm two of three. ◊ */
-const PRIOR: Readonly<Record<MorningClass, number>> = { calm: 4, noticed: 1.5, flare: 0.5 };
+/** Nothing was answered yet: as if so many had been, settled two of three. How they really answer is not known better than that. ◊ */
+export const PRIOR: Readonly<Record<MorningClass, number>> = { calm: 4, noticed: 1.5, flare: 0.5 };
+/** How often each answer comes, in parts of one. */
+export type Rates = Readonly<Record<MorningClass, number>>;
 
-/** Weeks of one way: a calm session counts towards a build, a noticed one holds, a flare takes one step back. */
-function oneWay({ stepCount, sessionsPerWeek, sessionsToBuild, mornings, missedPercent }: ForecastAsked, chance: () => number): number {
-  const of = (kind: MorningClass): number => mornings[kind] + PRIOR[kind];
-  const all = of("calm") + of("noticed") + of("flare");
-  let [step, good] = [0, 0];
+/** Chance from 0 to 1, neither of them. */
+export type Uniform = () => number;
+export function uniformFrom(seed: number): Uniform {
+  const generator = xoroshiro128plus(seed);
+  return () => (uniformInt(generator, 0, FINELY - 1) + 0.5) / FINELY;
+}
+const normalFrom = (uniform: Uniform): number => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+/** A gamma-distributed number of shape `a`. Source: Marsaglia and Tsang 2000, with their step for a shape under 1. */
+function gammaFrom(a: number, uniform: Uniform): number {
+  if (a < 1) return gammaFrom(a + 1, uniform) * uniform() ** (1 / a);
+  const d = a - 1 / 3;
+  const c = 1 / Math.sqrt(9 * d);
+  for (;;) {
+    const x = normalFrom(uniform);
+    const v = (1 + c * x) ** 3;
+    if (v > 0 && Math.log(uniform()) < x ** 2 / 2 + d - d * v + d * Math.log(v)) return d * v;
+  }
+}
+/** Rates as they may be after what was answered: a Dirichlet distribution, so that few mornings leave much open. */
+export function ratesFrom(mornings: Readonly<Record<MorningClass, number>>, uniform: Uniform): Rates {
+  const of = (kind: MorningClass): number => gammaFrom(mornings[kind] + PRIOR[kind], uniform);
+  const [calm, noticed, flare] = [of("calm"), of("noticed"), of("flare")];
+  const all = calm + noticed + flare;
+  return { calm: calm / all, noticed: noticed / all, flare: flare / all };
+}
+
+type Way = Pick<ForecastAsked, "stepCount" | "sessionsPerWeek" | "sessionsToBuild" | "missedPercent" | "climbSessions">;
+/**
+ * Weeks of one way at known rates: repetitions climb first, then so many settled sessions running build a step; a noticed
+ * morning holds, a flare takes one step back and its repetitions with it.
+ */
+export function weeksOfWay({ stepCount, sessionsPerWeek, sessionsToBuild, missedPercent, climbSessions = 0 }: Way, rates: Rates, uniform: Uniform): number {
+  let [step, good, climbed] = [0, 0, 0];
   for (let session = 1; session <= HORIZON_WEEKS * sessionsPerWeek; session++) {
-    if (chance() * 100 < missedPercent) continue;
-    const answer = chance() * all;
-    if (answer < of("calm")) good++;
-    else if (answer < of("calm") + of("noticed")) good = 0;
-    else [step, good] = [Math.max(0, step - 1), 0];
-    if (good >= sessionsToBuild) [step, good] = [step + 1, 0];
+    if (uniform() * 100 < missedPercent) continue;
+    const answer = uniform();
+    if (answer < rates.calm) {
+      if (climbed < climbSessions) climbed++;
+      else good++;
+    } else if (answer < rates.calm + rates.noticed) good = 0;
+    else [step, good, climbed] = [Math.max(0, step - 1), 0, 0];
+    if (good >= sessionsToBuild) [step, good, climbed] = [step + 1, 0, 0];
     if (step >= stepCount) return session / sessionsPerWeek;
   }
   return Infinity;
 }
 
-/** An honest range of weeks to a goal, by this client's own mornings and the school's rule. The same seed says the same. */
+/** An honest range of weeks to a goal: over what this client's rates may be, and over chance. The same seed says the same. */
 export function forecast(asked: ForecastAsked): Forecast {
   if (asked.stepCount <= 0) return { lowWeeks: 0, middleWeeks: 0, highWeeks: 0, reachedFraction: 1 };
-  const generator = xoroshiro128plus(asked.seed);
-  const chance = (): number => uniformInt(generator, 0, FINELY - 1) / FINELY;
-  const weeks = Array.from({ length: WAYS }, () => oneWay(asked, chance)).toSorted((a, b) => a - b);
-  const at = (part: number): number | null => {
-    const value = weeks[Math.floor(part * (WAYS - 1))] ?? Infinity;
-    return Number.isFinite(value) ? Math.ceil(value) : null;
+  const uniform = uniformFrom(asked.seed);
+  const weeks = Array.from({ length: WAYS }, () => weeksOfWay(asked, ratesFrom(asked.mornings, uniform), uniform)).toSorted((a, b) => a - b);
+  const at = (part: number, round: (weeks: number) => number): number | null => {
+    const value = weeks[Math.round(part * (WAYS - 1))] ?? Infinity;
+    return Number.isFinite(value) ? round(value * 10) / 10 : null;
   };
+  const highWeeks = at(0.9, Math.ceil);
   return {
-    lowWeeks: at(0.1),
-    middleWeeks: at(0.5),
-    highWeeks: at(0.9),
+    // without a latest, eight of ten lie after an earliest
+    lowWeeks: at(highWeeks === null ? 0.2 : 0.1, Math.floor),
+    middleWeeks: at(0.5, Math.round),
+    highWeeks,
     reachedFraction: weeks.filter((each) => Number.isFinite(each)).length / WAYS,
   };
 }

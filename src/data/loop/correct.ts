@@ -7,7 +7,7 @@ import type { Clearance } from "../../core/progress/warning";
 import { openWarningsOf } from "../../core/record/derive";
 import type { ClientProfile } from "../../core/record/record";
 import { archiveOf } from "../archive";
-import { addClearance, addClient, eraseClient, liftLimit, type NewMeasure, reviseClient, setComplaint } from "../repos/client.repo";
+import { addClearance, addClient, addScreen, eraseClient, liftLimit, type NewMeasure, reviseClient, setComplaint } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
@@ -24,8 +24,12 @@ export async function takeInClient(
   profile: ClientProfile,
   complaints: readonly Complaint[],
   measure: NewMeasure,
+  nothingHurts = false,
 ): Promise<Taken<{ clientId: string }>> {
-  if (!(await loadRecord(scope, em, profile.id))) await addClient(scope, em, profile, complaints, measure);
+  if (!(await loadRecord(scope, em, profile.id))) {
+    await addClient(scope, em, profile, complaints, measure);
+    if (nothingHurts) await addScreen(scope, em, profile.id, { nothingHurts: true }, measure.day);
+  }
   return { ok: true, clientId: profile.id };
 }
 

@@ -19,6 +19,11 @@ const SEXES = [
   { id: "male", label: "Male" },
 ] as const;
 
+const HURTS = [
+  { id: "something", label: "Something does" },
+  { id: "nothing", label: "Nothing hurts" },
+] as const;
+
 /** The fewest entries that lead to a first safe set; the screen and the calm seat come next. */
 export function NewClientForm({ units }: { units: UnitSystem }) {
   const router = useRouter();
@@ -27,13 +32,15 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
   const [birthYear, setBirthYear] = useState(NaN);
   const [sex, setSex] = useState<Sex | null>(null);
   const [complaint, setComplaint] = useState(() => emptyComplaint(newUuid()));
+  const [hurts, setHurts] = useState<"something" | "nothing">("something");
   const [goal, setGoal] = useState("");
   const [heightM, setHeightM] = useState(NaN);
   const [massKg, setMassKg] = useState(NaN);
   const { take, isTaking, problem } = useStep();
   const isMetric = units === "metric";
   const { heightM: stature, massKg: mass } = BODY_LIMITS;
-  const input = { id, name, birthYear, sex, complaints: [filledIn(complaint)], archivedDay: null, goal, heightM, massKg };
+  const sore = hurts === "nothing" ? { complaints: [], nothingHurts: true as const } : { complaints: [filledIn(complaint)] };
+  const input = { id, name, birthYear, sex, ...sore, archivedDay: null, goal, heightM, massKg };
   const submit = (): void =>
     take(
       (stepId) => addClientAction(input, stepId),
@@ -88,7 +95,14 @@ export function NewClientForm({ units }: { units: UnitSystem }) {
                 onChange={(value) => setMassKg(isMetric ? value : kgFromLb(value))}
               />
             </Row>
-            <ComplaintFields value={complaint} onChange={setComplaint} />
+            <ChoiceField label="Does anything hurt?" options={HURTS} value={hurts} onChange={setHurts} />
+            {hurts === "something" ? (
+              <ComplaintFields value={complaint} onChange={setComplaint} />
+            ) : (
+              <Soft>
+                Then there is no calm seat to find: each exercise begins with one light set, and opens when the morning after is settled.
+              </Soft>
+            )}
             <TextField label="What the client wants back" value={goal} onChange={setGoal} />
             <Problem text={problem} />
             <Button type="submit" $tone="primary" isDisabled={isTaking}>

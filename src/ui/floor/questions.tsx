@@ -4,7 +4,7 @@ import type { ReactNode } from "react";
 import { WARNING_SIGNS, type WarningSign } from "../../core/limits/clinician";
 import { Button } from "../kit/button";
 import { Card, Row, Stack, Title } from "../kit/layout";
-import { HARMLESS_ENDS, isOverNumber } from "../../core/floor/events";
+import { HARMLESS_ENDS, isOverNumber, stopsFirst } from "../../core/floor/events";
 import { Link } from "../kit/link";
 import { END_NAMES } from "../text/floor-text";
 import { warningText } from "../text/decision-text";
@@ -37,6 +37,7 @@ export function SignQuestion({ onSign, onMistake }: { onSign: (sign: WarningSign
 export function WhatNow({ session, units, limitScore }: { session: FloorSession; units: UnitSystem; limitScore: number }) {
   const { asking, easing } = session;
   if (!asking) return null;
+  const isStopFirst = stopsFirst(asking);
   const canGoOn = HARMLESS_ENDS.includes(asking.endedBy) && !isOverNumber(asking, limitScore);
   return (
     <Card $accent="oxide" role="alertdialog" aria-label="What now">
@@ -46,10 +47,10 @@ export function WhatNow({ session, units, limitScore }: { session: FloorSession;
           {asking.endedBy === "pain-tap" && asking.painScore !== null ? `: ${asking.painScore}` : ""}. What now?
         </Title>
         <Stack $gap={10}>
-          <Button $large onPress={session.stopItem}>
+          <Button $large {...(isStopFirst ? { $tone: "primary" as const } : {})} onPress={session.stopItem}>
             Stop this exercise for today
           </Button>
-          <Button $large $tone="primary" isDisabled={!easing} onPress={session.ease}>
+          <Button $large {...(isStopFirst ? {} : { $tone: "primary" as const })} isDisabled={!easing} onPress={session.ease}>
             Ease: {easeText(session, units)}
           </Button>
           {asking.endedBy === "pain-tap" && (

@@ -192,6 +192,7 @@ function GoalCard({
               sessionsToBuild: context.school.sessionsToBuild,
               mornings,
               missedPercent: 10,
+              climbSessions: CLIMB_SESSIONS,
               seed: 1,
             }),
           )}
@@ -200,6 +201,9 @@ function GoalCard({
     </Card>
   );
 }
+
+/** From the bottom of a range of repetitions to its top, two a session. ◊ */
+const CLIMB_SESSIONS = 2;
 
 /** Plan: one session that fits the minutes, looked through, and laid on days that keep their rest. */
 export function PlanScreen(props: PlanScreenProps) {

@@ -132,6 +132,8 @@ export function dayRefusalText(refusal: DayRefusal): string {
 /** "14 to 22 weeks, if mornings stay as they were" */
 export function forecastText({ lowWeeks, highWeeks }: Forecast): string {
   if (lowWeeks === null) return "No honest number: as the mornings were, most ways do not get there within two years.";
-  if (highWeeks === null) return `${lowWeeks} weeks at the earliest, and no honest latest, if mornings stay as they were.`;
-  return `${lowWeeks === highWeeks ? lowWeeks : `${lowWeeks} to ${highWeeks}`} weeks, if mornings stay as they were.`;
+  const low = Math.floor(lowWeeks);
+  if (highWeeks === null) return `${low} weeks at the earliest, and no honest latest, as the mornings were so far.`;
+  const high = Math.ceil(highWeeks);
+  return `${low === high ? low : `${low} to ${high}`} weeks in eight of ten cases, as the mornings were so far.`;
 }

@@ -153,6 +153,8 @@ const RULES: Readonly<Record<string, string>> = {
   "pregnancy-impact": "No landing or jumping.",
   "pregnancy-face-down": "No lying on the belly from 14 weeks.",
   "pregnancy-rows": "From 14 weeks: nothing that the belly blocks or a bar presses; wide, partial and banded ones instead.",
+  "pregnancy-balance": "From 14 weeks: one leg alone without a hand is left out, for the balance has moved; with a hand it stays.",
+  "pregnancy-bend-twist": "From 14 weeks: no bending with a turn.",
   "pregnancy-late": "In the last trimester no plank that bulges the midline, no full depth.",
   "pregnancy-belly": "Room for the belly: wide stance, top half of the range; she says at each repetition where it meets.",
   "pregnancy-belly-late": "More room for the belly in the last trimester.",
