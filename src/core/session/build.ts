@@ -1,3 +1,4 @@
+import { bindingLimits } from "../limits/limit";
 import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
 import { groupOf } from "../catalogue/rows/row";
 import type { Dose, Variation } from "../catalogue/variation";
@@ -7,6 +8,7 @@ import { sideDoses, sideRuleOf } from "../dose/sides";
 import type { FitContext, Place } from "../fit/context";
 import { fitCatalogue, fitVariation, firstOf } from "../fit/search";
 import type { Side } from "../mechanics/channels";
+import { SCREEN_RULES } from "../screen/rules.data";
 import { parametersOf, templateOf } from "../templates/form";
 import { type Part, PARTS } from "../dose/part";
 import { countsAs, inOrder, NEEDED, type SessionItem, type SessionOrder, trimmed, type WeakLink } from "./session";
@@ -194,6 +196,22 @@ function bySchool(items: SessionItem[], order: SessionOrder, context: FitContext
 }
 const TERMINAL_EXTENSION = ["K05", "K06"];
 
+/** Rules that wait for a measure and name what leads to it: straight and bent enough after a replacement, before strength. */
+const LEADING = SCREEN_RULES.flatMap(({ id, untilMeasured, limit }) =>
+  untilMeasured === "straight-and-bend" && limit?.kind === "rows" ? [{ id, instead: limit.instead }] : [],
+);
+const MOST_LEADING = 2;
+/** What a rule of a condition says comes first, as far as it is open here: the session begins with it. */
+function comesFirst(context: FitContext, asked: SessionAsked): SessionItem[] {
+  const inForce = bindingLimits(context.limits, context.today).map(({ owner }) => owner.name);
+  const codes = LEADING.flatMap(({ id, instead }) => (inForce.includes(id) ? instead : []));
+  const open = codes.flatMap((code) => {
+    const row = filling(context, [code]);
+    return row ? [row] : [];
+  });
+  return [...new Set(open)].slice(0, MOST_LEADING).map((row) => ({ ...itemFor(context, row, asked), part: "warm-up" }));
+}
+
 /**
  * A session for this client in this room: what is planned first, then the named skeleton or the mainstream's parts, in
  * the school's order, cut to the minutes there are.
@@ -205,7 +223,9 @@ export function buildSession(context: FitContext, asked: SessionAsked): BuiltSes
   const made = [...new Set(rows)].map((row) => itemFor(context, row, asked));
   const order = orderOf(context);
   const gated = made.map((item, i) => (skeleton?.isGated && i > 0 ? { ...item, waits: true as const } : item));
-  const ordered = skeleton ? gated : bySchool(inOrder(made, order, asked.weak), order, context, asked);
+  const first = comesFirst(context, asked);
+  const others = gated.filter(({ variationId }) => !first.some((item) => item.variationId === variationId));
+  const ordered = [...first, ...(skeleton ? others : bySchool(inOrder(others, order, asked.weak), order, context, asked))];
   const rounds = skeleton?.rounds ?? 1;
   const { items, dropped } = trimmed(ordered, (asked.minutes * 60) / rounds);
   return { items, dropped, unfilled: stations.filter(({ row }) => !row).map(({ codes }) => codes), rounds };

@@ -3,6 +3,7 @@ import { variationByCode, variationById } from "../catalogue/catalogue";
 import { complaint, contextWith, limit } from "../fit/fit.fixture";
 import { judge } from "../fit/judge";
 import { schoolOf } from "../school/school";
+import { SCREEN_RULES } from "../screen/rules.data";
 import { buildSession, hardAndHold, partOf, type SessionAsked } from "./build";
 import { scan } from "./scan";
 import {
@@ -290,4 +291,27 @@ test("a drop set rests before its straight sets alone, by itself, on both sides 
   });
   const [first, second] = lengthsS([item("a", { pairedWithNext: true }), item("b")]);
   expect((first ?? 0) + (second ?? 0)).toBe(setUpS(row) + 2 * 4 * 50 + 90); // twice round: once with the drops behind it
+});
+
+test("what a rule of a condition names first, the session begins with: straight and bent after a replacement, before strength", () => {
+  const rule = SCREEN_RULES.find(({ id }) => id === "replacement-range-first");
+  if (rule?.limit?.kind !== "rows") throw new Error("no such rule");
+  const replaced = contextWith({ limits: [limit(rule.limit, { id: "rule", owner: { kind: "rule", name: rule.id }, untilDay: null })] });
+  const built = (context: ReturnType<typeof contextWith>) =>
+    buildSession(context, {
+      minutes: 45,
+      purpose: "first-strength",
+      skeletonId: null,
+      weak: { kind: "knee" },
+      weakSide: "right",
+      planned: [],
+      sessionNumber: 0,
+    });
+  const codes = built(replaced).items.map(({ variationId }) => variationById(variationId).code);
+  expect(codes.slice(0, 2)).toEqual(["M07", "M14"]);
+  expect(
+    built(contextWith())
+      .items.map(({ variationId }) => variationById(variationId).code)
+      .slice(0, 2),
+  ).not.toEqual(["M07", "M14"]);
 });

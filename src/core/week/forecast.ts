@@ -64,7 +64,11 @@ type Way = Pick<ForecastAsked, "stepCount" | "sessionsPerWeek" | "sessionsToBuil
  * Weeks of one way at known rates: repetitions climb first, then so many settled sessions running build a step; a noticed
  * morning holds, a flare takes one step back and its repetitions with it.
  */
-export function weeksOfWay({ stepCount, sessionsPerWeek, sessionsToBuild, missedPercent, climbSessions = 0 }: Way, rates: Rates, uniform: Uniform): number {
+export function weeksOfWay(
+  { stepCount, sessionsPerWeek, sessionsToBuild, missedPercent, climbSessions = 0 }: Way,
+  rates: Rates,
+  uniform: Uniform,
+): number {
   let [step, good, climbed] = [0, 0, 0];
   for (let session = 1; session <= HORIZON_WEEKS * sessionsPerWeek; session++) {
     if (uniform() * 100 < missedPercent) continue;
@@ -84,7 +88,9 @@ export function weeksOfWay({ stepCount, sessionsPerWeek, sessionsToBuild, missed
 export function forecast(asked: ForecastAsked): Forecast {
   if (asked.stepCount <= 0) return { lowWeeks: 0, middleWeeks: 0, highWeeks: 0, reachedFraction: 1 };
   const uniform = uniformFrom(asked.seed);
-  const weeks = Array.from({ length: WAYS }, () => weeksOfWay(asked, ratesFrom(asked.mornings, uniform), uniform)).toSorted((a, b) => a - b);
+  const weeks = Array.from({ length: WAYS }, () => weeksOfWay(asked, ratesFrom(asked.mornings, uniform), uniform)).toSorted(
+    (a, b) => a - b,
+  );
   const at = (part: number, round: (weeks: number) => number): number | null => {
     const value = weeks[Math.round(part * (WAYS - 1))] ?? Infinity;
     return Number.isFinite(value) ? round(value * 10) / 10 : null;

@@ -7,7 +7,16 @@ import type { Clearance } from "../../core/progress/warning";
 import { openWarningsOf } from "../../core/record/derive";
 import type { ClientProfile } from "../../core/record/record";
 import { archiveOf } from "../archive";
-import { addClearance, addClient, addScreen, eraseClient, liftLimit, type NewMeasure, reviseClient, setComplaint } from "../repos/client.repo";
+import {
+  addClearance,
+  addClient,
+  addScreen,
+  eraseClient,
+  liftLimit,
+  type NewMeasure,
+  reviseClient,
+  setComplaint,
+} from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import type { Scope } from "../scope";
 import { refuse, type Taken, withRecord } from "./load";
