@@ -64,20 +64,14 @@ const MAINSTREAM: Positions = {
   activation: "light-before",
   effort: "stop-at-form",
   stretching: "load-the-range",
-  "squat-after-repair": "mostly-one-leg",
   "step-up": "lean",
   "muscle-cue": "buttock",
-  "hinge-spine": "neutral",
   straightening: "soft",
-  barefoot: "once-the-foot-holds",
-  ice: "as-the-clinician-says",
   speed: "slow-then-fast",
   "big-lifts": "swapped-for-a-while",
-  recovered: "good-function",
   "session-order": "weak-first",
   "thrust-start": "vertical-shins",
   sets: "given",
-  soreness: "not-a-goal",
   "straightening-hang": "supported",
   "first-knee-work": "easy-standing",
   "measured-first": "sore-first",
@@ -114,7 +108,7 @@ export const PRESETS = [
       "big-lifts": "removed",
       sets: "by-feel",
     },
-    numbers: { painLimitScore: 0, largestRiserFraction: 0.08, sessionsToBuild: 3, targetUseFraction: 0.6, restDays: 0 },
+    numbers: { largestRiserFraction: 0.08, sessionsToBuild: 3, targetUseFraction: 0.6, restDays: 0 },
   },
   {
     id: "knee-forward",
@@ -127,7 +121,6 @@ export const PRESETS = [
       "foot-pressure": "raised-heels",
       "session-order": "ground-up",
       "first-knee-work": "band-and-drag",
-      "squat-after-repair": "squats-first",
     },
     numbers: {},
   },
@@ -156,6 +149,8 @@ const leavingsOf = (positions: Positions): Leaving[] =>
     const position = positionOf({ positions }, axisId);
     return position?.closes ? [{ axisId, positionId: position.id, ...position.closes }] : [];
   });
+/** How much pain a position allows during a set, of ten; a number chosen for the client goes before it. */
+const PAIN_LIMITS: Readonly<Record<string, number>> = { none: 0, settles: 3, controlled: 4 };
 const ORDERS: Readonly<Record<string, readonly LeverKind[]>> = {
   "height-first": ["support", "range", "load"],
   "load-first": ["support", "load", "range"],
@@ -178,6 +173,7 @@ export function schoolOf({
     id: preset,
     positions: held,
     ...USUAL,
+    painLimitScore: PAIN_LIMITS[held["pain"] ?? ""] ?? USUAL.painLimitScore,
     ...ownNumbers,
     ...numbers,
     buildOrder: ORDERS[held["height-or-load"] ?? ""] ?? ["support", "range", "load"],

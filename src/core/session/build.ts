@@ -11,6 +11,7 @@ import type { Side } from "../mechanics/channels";
 import { SCREEN_RULES } from "../screen/rules.data";
 import { parametersOf, templateOf } from "../templates/form";
 import { type Part, PARTS } from "../dose/part";
+import { activationPart, drillsBy, hasTrunkFirst, kneeWorkBy, sideHipDose } from "./by-approach";
 import { countsAs, inOrder, NEEDED, type SessionItem, type SessionOrder, trimmed, type WeakLink } from "./session";
 import { skeletonById } from "./skeletons.data";
 
@@ -84,15 +85,17 @@ function itemFor(context: FitContext, row: Variation, asked: SessionAsked): Sess
       : part === "activation"
         ? { ...dose, setCount: 1, repetitionsHigh: dose.repetitionsLow } // light before: it wakes, it does not spend
         : dose;
+  const isFull = part === "main" || part === "accessory" || part === "finish";
+  const given = planned?.dose || isFirst || !isFull ? timed : sideHipDose(context.school, row, timed);
   const isApart = !templateOf(row).isEven(parametersOf(row)) || row.tags.legs === "one";
-  const good = { setCount: timed.setCount, repetitions: timed.repetitionsHigh };
+  const good = { setCount: given.setCount, repetitions: given.repetitionsHigh };
   return {
     id: row.id,
     variationId: row.id,
     setting,
-    part,
+    part: part === "activation" ? activationPart(context.school) : part,
     ...(planned ? { isKept: true as const } : {}),
-    dose: timed,
+    dose: given,
     sides: isApart && part !== "warm-up" ? sideDoses(good, asked.weakSide, sideRuleOf(context.school), asked.sessionNumber) : [],
   };
 }
@@ -104,12 +107,6 @@ function filling(context: FitContext, codes: readonly string[]): Variation | nul
     if (row) return row;
   }
   return null;
-}
-
-/** A limited ankle or hip puts its drill first; where neither is, one for the hip. Source: handbook B2, 3. */
-function drillsFor(stiff: readonly ("ankle" | "hip")[]): string[][] {
-  const found = [...(stiff.includes("ankle") ? [["M13", "M04"]] : []), ...(stiff.includes("hip") ? [["M03", "M05"]] : [])];
-  return found.length > 0 ? found : [["M03", "M11"]];
 }
 
 const HARD = ["E05", "E01", "E08"];
@@ -153,8 +150,8 @@ function usualRows(context: FitContext, asked: SessionAsked): Variation[] {
   });
   const helpers = [
     ["E01", "E03", "E08"],
-    ...drillsFor(asked.stiff ?? []),
-    ["A06", "A05", "K05"],
+    ...drillsBy(context.school, asked.stiff ?? []),
+    ...kneeWorkBy(context.school),
     ["T08", "T03", "T01"],
     ["A10", "A18"],
   ].flatMap((codes) => filling(context, codes) ?? []);
@@ -225,7 +222,9 @@ export function buildSession(context: FitContext, asked: SessionAsked): BuiltSes
   const gated = made.map((item, i) => (skeleton?.isGated && i > 0 ? { ...item, waits: true as const } : item));
   const first = comesFirst(context, asked);
   const others = gated.filter(({ variationId }) => !first.some((item) => item.variationId === variationId));
-  const ordered = [...first, ...(skeleton ? others : bySchool(inOrder(others, order, asked.weak), order, context, asked))];
+  const inTurn = skeleton ? others : bySchool(inOrder(others, order, asked.weak), order, context, asked);
+  const isTrunkAdded = !skeleton && hasTrunkFirst(context.school) && order !== "core-every-session";
+  const ordered = [...first, ...(isTrunkAdded ? bySchool(inTurn, "core-every-session", context, asked) : inTurn)];
   const rounds = skeleton?.rounds ?? 1;
   const { items, dropped } = trimmed(ordered, (asked.minutes * 60) / rounds);
   return { items, dropped, unfilled: stations.filter(({ row }) => !row).map(({ codes }) => codes), rounds };

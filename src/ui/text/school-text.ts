@@ -112,13 +112,6 @@ const AXES: Readonly<Record<string, Words>> = {
       "one-stretch": ["one, and strength", "The rear-foot stretch only."],
     },
   },
-  "squat-after-repair": {
-    name: "Two-leg squat after a repair",
-    positions: {
-      "mostly-one-leg": ["mostly one leg", "Step-ups are seven of ten leg sets."],
-      "squats-first": ["squats first", "Basic squats are the base."],
-    },
-  },
   "step-up": {
     name: "Step-up",
     positions: {
@@ -131,28 +124,9 @@ const AXES: Readonly<Record<string, Words>> = {
     name: "Muscle cued",
     positions: { buttock: ["buttock", "Sit back."], "knee-muscle": ["front of the thigh", "Knee forward, do not sit back."] },
   },
-  "hinge-spine": {
-    name: "Spine in the hinge",
-    positions: {
-      neutral: ["always neutral", "Flat only."],
-      "choice-late": ["flat or rounded, late and light", "For trained backs: barred in rehabilitation."],
-    },
-  },
   straightening: {
     name: "Straightening",
     positions: { soft: ["soft knee", "Stops just short."], "lock-out": ["strong to the end", "Squeezes to straight, never beyond."] },
-  },
-  barefoot: {
-    name: "Barefoot",
-    positions: { barefoot: ["barefoot", "Lunges on grass."], "once-the-foot-holds": ["once the foot holds", "Coin heel raise first."] },
-  },
-  ice: {
-    name: "Ice",
-    positions: {
-      "as-the-clinician-says": ["as the clinician says", "Recorded, not ruled."],
-      ice: ["ice", "A swollen evening: ice."],
-      flow: ["gentle work", "A swollen evening: gentle pumping."],
-    },
   },
   speed: {
     name: "Speed",
@@ -168,13 +142,6 @@ const AXES: Readonly<Record<string, Words>> = {
       removed: ["removed while active", "No bar on the back or from the floor, no overhead bar, no bent row."],
       "kept-neutral": ["kept, neutral", "Kept only while free of symptoms in the set."],
       "swapped-for-a-while": ["swapped for a while", "Hex bar, wide stance or dumbbells instead."],
-    },
-  },
-  recovered: {
-    name: "Recovered means",
-    positions: {
-      "back-to-everything": ["back to everything", "The feared lift is restored."],
-      "good-function": ["good function", "The feared lift is left out."],
     },
   },
   "session-order": {
@@ -198,13 +165,6 @@ const AXES: Readonly<Record<string, Words>> = {
   sets: {
     name: "Sets",
     positions: { given: ["given", "3 × 12."], "by-feel": ["by feel", "A few first, technique, then add."] },
-  },
-  soreness: {
-    name: "Muscle soreness",
-    positions: {
-      "not-a-goal": ["not a goal", "Heavy soreness blocks progress."],
-      "first-is-expected": ["expected the first time", "Reassures, keeps the dose."],
-    },
   },
   "straightening-hang": {
     name: "Straightening stretch",
