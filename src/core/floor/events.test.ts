@@ -10,6 +10,8 @@ import {
   inOrder,
   placeNow,
   SET_ENDS,
+  type SetEnd,
+  stopsFirst,
   unansweredSet,
 } from "./events";
 
@@ -38,6 +40,7 @@ const ended = (setId: string, second: number, more: Partial<Ended> = {}): FloorE
     },
     second,
   );
+const STOPS: readonly string[] = ["spreading", "belly", "warning-sign"];
 const PLANNED = { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.6 }, setCount: 3 };
 const EASED = { variationId: "raised-sit-to-stand", setting: { seatHeightM: 0.65 } };
 const eased = (second: number, setCount: number | null = null): FloorEvent =>
@@ -188,7 +191,10 @@ describe("a session of any events", () => {
           for (const { body: told } of events) seen.add(told.kind);
           expect(floorState(arrived)).toEqual(state);
           // a sign is never lost, and never less than what was tapped
-          expect(state.warnings).toHaveLength(events.filter(({ body: told }) => told.kind === "warning-sign").length);
+          const isStop = ({ body: told }: FloorEvent): boolean =>
+            told.kind === "warning-sign" ||
+            STOPS.includes((told.kind === "set-ended" ? told.endedBy : told.kind === "set-corrected" ? told.change.endedBy : null) ?? "");
+          expect(state.warnings.length > 0).toBe(inOrder(events).some(isStop));
         },
       ),
       { numRuns: 1000 },
@@ -274,4 +280,43 @@ describe("no clock orders a session", () => {
       ]).moves,
     ).toEqual([]);
   });
+});
+
+describe("how a set ended is a warning by itself", () => {
+  const endedBy = (end: SetEnd) => ended("s1", 90, { endedBy: end });
+  test("spreading and belly pressure open one, whatever a screen adds; a sign that was told is not told twice", () => {
+    const spread = endedBy("spreading");
+    expect(floorState([spread]).warnings).toMatchObject([{ eventId: spread.id, sign: "spreading-pain" }]);
+    expect(floorState([endedBy("belly")]).warnings).toMatchObject([{ sign: "belly-or-pelvic" }]);
+    expect(floorState([endedBy("warning-sign")]).warnings).toMatchObject([{ sign: "other-sign" }]);
+    const told = event({ kind: "warning-sign", sign: "spreading-pain" }, 100);
+    expect(floorState([spread, told]).warnings).toMatchObject([{ eventId: told.id }]);
+    for (const end of ["sharp", "joint", "cramp", "form-lost", "pain-tap"] as const)
+      expect(floorState([endedBy(end)]).warnings).toEqual([]);
+  });
+  test("it stays when the set is taken back, and comes of a correction too", () => {
+    const spread = endedBy("spreading");
+    const back = event({ kind: "set-voided", setId: "s1" }, 100);
+    expect(floorState([spread, back]).warnings).toHaveLength(1);
+    const later = event({ kind: "set-corrected", setId: "s1", change: { endedBy: "belly" } }, 101);
+    expect(floorState([endedBy("pain-tap"), later]).warnings).toMatchObject([{ eventId: later.id, sign: "belly-or-pelvic" }]);
+  });
+});
+
+test("stopping is offered first for sharp or spreading pain and from seven on, not for a muscle at work", () => {
+  const at = (more: Partial<Parameters<typeof stopsFirst>[0]>) =>
+    stopsFirst({ endedBy: "pain-tap", painScore: 3, painKind: null, ...more });
+  expect([at({}), at({ painScore: 6 }), at({ painScore: 7 }), at({ painScore: 10 }), at({ painScore: NaN })]).toEqual([
+    false,
+    false,
+    true,
+    true,
+    true,
+  ]);
+  expect([
+    at({ endedBy: "sharp" }),
+    at({ endedBy: "spreading" }),
+    at({ painScore: 8, painKind: "muscle-work" }),
+    at({ painScore: null }),
+  ]).toEqual([true, true, false, false]);
 });

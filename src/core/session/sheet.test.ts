@@ -1,7 +1,8 @@
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import { kitOf } from "../fit/assemble";
-import { contextWith } from "../fit/fit.fixture";
+import { contextWith, limit } from "../fit/fit.fixture";
+import { judge } from "../fit/judge";
 import { fitVariation } from "../fit/search";
 import type { SessionItem } from "./session";
 import { avoidedWords, sheetFor } from "./sheet";
@@ -31,4 +32,23 @@ test("what home has no kit for gives way to an easier one that it has, or is lef
 test("words that judge or promise are found in what a trainer writes, and plain ones are not", () => {
   expect(avoidedWords("Squats are bad for you. No pain no gain!")).toEqual(["bad for you", "No pain no gain"]);
   expect(avoidedWords("Stop before form goes; a dull ache may stay until morning.")).toEqual([]);
+});
+
+describe("nobody watches at home", () => {
+  test("what is not open gives way to an easier one that is, or is left out; nothing is printed that Fit would only try", () => {
+    const low: SessionItem = { ...item("bodyweight-squat"), setting: { kneeFlexionDeg: 80 } };
+    expect(judge(home, variationById("bodyweight-squat"), low.setting).state).not.toBe("open");
+    const { items, leftOut } = sheetFor(home, [low]);
+    for (const { variationId, setting } of items) expect(judge(home, variationById(variationId), setting).state).toBe("open");
+    expect(items.length + leftOut.length).toBe(1);
+    const closed = { ...home, limits: [limit({ kind: "never", what: "lying" }, { side: "both" })] };
+    expect(sheetFor(closed, [item("floor-bridge")])).toMatchObject({ items: [], leftOut: [{ id: "floor-bridge" }] });
+  });
+  test("what asks little and was never calm is one light set", () => {
+    const squeeze = item("pillow-squeeze");
+    const [only] = sheetFor(home, [squeeze]).items;
+    expect(only?.item.dose).toMatchObject({ setCount: 1, repetitionsHigh: squeeze.dose.repetitionsLow });
+    const calm = sheetFor({ ...home, calmRows: ["pillow-squeeze"] }, [squeeze]).items[0];
+    expect(calm?.item.dose).toEqual(squeeze.dose);
+  });
 });
