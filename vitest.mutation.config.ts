@@ -7,6 +7,8 @@ const rooms = room === "templates" ? "{templates,catalogue,fit}" : room === "lim
 export default defineConfig({
   test: {
     pool: "threads",
+    // a busy machine is slow, not wrong
+    testTimeout: 60_000,
     include: [`src/core/${rooms}/**/*.test.ts`, ...(room === "assess" ? ["tests/published/measures.test.ts"] : [])],
   },
 });
