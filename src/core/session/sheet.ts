@@ -50,11 +50,11 @@ export function sheetFor(home: FitContext, items: readonly SessionItem[]): { ite
     const sides: (Side | null)[] = item.sides.length > 0 ? item.sides.map(({ side }) => side) : [null];
     const places = item.sides.length > 0 ? item.sides.map(({ place }) => place ?? item) : [item];
     const asIs = worst(places.map(({ variationId, setting }, i) => aloneAt(home, variationById(variationId), setting, sides[i] ?? null)));
-    const options = asIs === "open" ? [] : [row, ...row.easier.map(variationById)];
-    const other = options
+    const options = asIs === "not" ? [row, ...row.easier.map(variationById)] : [];
+    const tried = options
       .map((each) => ({ each, setting: fitVariation(home, each).setting }))
-      .map((option) => ({ ...option, alone: worst(sides.map((side) => aloneAt(home, option.each, option.setting, side))) }))
-      .find(({ alone }) => alone === "open");
+      .map((option) => ({ ...option, alone: worst(sides.map((side) => aloneAt(home, option.each, option.setting, side))) }));
+    const other = tried.find(({ alone }) => alone === "open") ?? tried.find(({ alone }) => alone === "light");
     if (asIs === "not" && !other) {
       leftOut.push(item);
       return [];
@@ -65,7 +65,8 @@ export function sheetFor(home: FitContext, items: readonly SessionItem[]): { ite
       return recipe && recipe.length > 0 ? [{ lever, recipe }] : [];
     });
     // where another place is taken, no side keeps one of its own
-    const told = other ? { ...item, sides: item.sides.map(({ place: _, ...own }) => own) } : asIs === "light" ? lightly(item) : item;
+    const own = other ? { ...item, sides: item.sides.map(({ place: _, ...rest }) => rest) } : item;
+    const told = (other?.alone ?? asIs) === "light" ? lightly(own) : own;
     return [{ item: told, variationId: taken.id, setting, cues: cuesFor(home, taken).slice(0, 2), recipes, missing: [] }];
   });
   return { items: found, leftOut };
