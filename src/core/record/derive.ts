@@ -133,7 +133,9 @@ export function undecidedItems(record: ClientRecord): DoneItem[] {
     for (const item of session.items) {
       if (!isTrained(session, item.id)) continue;
       const rung = plannedOf(record, item)?.rung;
-      last.set(rung ? lineKey(rung) : item.id, { session, item });
+      const key = rung ? lineKey(rung) : item.id;
+      last.delete(key); // it waits where it was trained last
+      last.set(key, { session, item });
     }
   return [...last.values()]
     .filter(({ item }) => !decisions.some(({ itemId }) => itemId === item.id))
