@@ -17,7 +17,8 @@ import {
   undecidedItems,
   usualScoreOn,
 } from "./derive";
-import { answeredDoses, calmLoads, ceilingProposal, isCeilingProvisional, outcomeOf, ownRange, toldDoses } from "./history";
+import { injectionDays, withPart } from "../screen/screen";
+import { answeredDoses, calmLoads, ceilingProposal, hadInjection, isCeilingProvisional, outcomeOf, ownRange, toldDoses } from "./history";
 import type { ClientRecord, ResponseFact, SessionFact } from "./record";
 import { answer, CHECKED_IN, doneSession, doneSet, plan, RAISED, record, rung, TODAY } from "./record.fixture";
 import { subjectOf } from "./subject";
@@ -303,6 +304,25 @@ const DECIDED: ClientRecord["decisions"][number] = {
   note: "",
 };
 
+test("no ceiling rises past a limit of its own side or of both, nor by one of the other leg", () => {
+  const days = ["2026-10-02", "2026-10-04", "2026-10-06", "2026-10-09"];
+  const near = (side: "left" | "right" | "both") => {
+    const of = record({
+      rungs: [rung("rung-1", { setting: { seatHeightM: 0.58, shareFraction: 0.5 } })],
+      sessions: days.map((day, i) => doneSession(`s${i + 1}`, day)),
+      responses: days.map((day, i) => answer(`s${i + 1}`, dayAfter(day, 1))),
+    });
+    const { channel, value } = ceilingOf(of);
+    const most = { kind: "most" as const, channel: channel as "hipFlexion", most: 1.01 * value };
+    const limited = { ...of, limits: [limit(most, { side })] };
+    const context = fitContextOf({ ...of }, TODAY);
+    return context && (ceilingProposal(limited, context)?.value ?? NaN) / value;
+  };
+  expect(near("right")).toBeCloseTo(1.01, 4);
+  expect(near("both")).toBeCloseTo(1.01, 4);
+  expect(near("left")).toBeGreaterThan(1.03);
+});
+
 describe("everything known today is decided on together", () => {
   const sharp = (id: string, day: string) =>
     doneSession(id, day, {
@@ -391,6 +411,19 @@ describe("no answer is no build", () => {
     expect(rules({}, { warningSigns: ["calf-swelling"] })).toBe("noticed"); // whatever class was kept, it was never calm
     const signed = record({ responses: [answer(null, "2026-10-02", { warningSigns: ["faint"] })], sessions: [] });
     expect(isCeilingProvisional(signed, subject(signed), ceilingOf(signed))).toBe(true);
+  });
+  test("two weeks after an injection, the fourteenth day still in them, whichever injection it was", () => {
+    const after = (medicines: NonNullable<ClientRecord["screen"]["medicines"]>) => {
+      const of = record({ screen: { medicines }, confirmedCeilingIds: ["ceiling-0"] });
+      return ["2026-10-06", "2026-10-09"].map((day) => hadInjection(of, day));
+    };
+    const kinds: [] = [];
+    expect(after({ kinds, injectionDay: "2026-09-25" })).toEqual([true, true]); // fourteen days before the second
+    expect(after({ kinds, injectionDay: "2026-09-24" })).toEqual([true, false]);
+    expect(after({ kinds, injectionDay: "2026-10-07" })).toEqual([false, true]); // not before it was given
+    expect(after({ kinds, injectionDay: "2026-03-01", earlierInjectionDays: ["2026-09-25"] })).toEqual([true, true]);
+    const again = withPart({ medicines: { kinds, injectionDay: "2026-09-25" } }, { medicines: { kinds, injectionDay: "2026-10-20" } });
+    expect(injectionDays(again)).toEqual(["2026-09-25", "2026-10-20"]);
   });
   test("a muscle at work with pain over five", () => {
     const sets = [0, 1, 2].map((n) => doneSet("item-s2", n, n === 0 ? { painKind: "muscle-work", painScore: 6 } : {}));

@@ -22,6 +22,12 @@ describe("support given back week by week", () => {
     expect(on("2026-08-31")?.dueFraction).toBeCloseTo(8 / 74, 6);
     expect(on("2026-10-12")?.dueFraction).toBe(0);
   });
+  test("is let be while it is behind by no more than two parts in a hundred of the body", () => {
+    const light = [held("a", "2026-08-10", 20), held("b", "2026-08-31", 8 + 0.019 * MASS_KG), held("c", "2026-08-31", 8 + 0.021 * MASS_KG)];
+    const at = (i: number) => supportStanding(record({ rungs: light.slice(0, 1).concat(light[i]!) }), light[i]!, MASS_KG, "2026-08-31");
+    expect(at(1)).toBeNull();
+    expect(at(2)?.nowFraction).toBeCloseTo((8 + 0.021 * MASS_KG) / MASS_KG, 6);
+  });
   test("waits for a week that hurt", () => {
     const hurt = [answer(null, "2026-08-04"), answer(null, "2026-08-19", { class: "noticed" })];
     expect(on("2026-08-31", hurt)?.dueFraction).toBeCloseTo(12 / 74, 6);

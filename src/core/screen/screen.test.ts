@@ -11,6 +11,7 @@ import {
   furtherQuestions,
   clocksOf,
   dayProblem,
+  namedJoints,
   type OwnCondition,
   ruleLimits,
   rulesOn,
@@ -264,4 +265,34 @@ test("a condition on the other side than all that hurts there is doubted; both, 
   expect(doubted(knee("right"))).toEqual(["knee-replacement"]);
   for (const fine of [[knee("left")], [knee("both")], [knee("right"), knee("left")], [{ site: "hip", side: "right" } as const], []])
     expect(doubted(...fine)).toEqual([]);
+});
+
+test("a rule runs to the end of its last day, and not a day longer", () => {
+  const answers = { conditions: [{ id: "ligament-repair", side: "right", day: "2026-01-01" }] } as const;
+  const last = dayAfter("2026-01-01", 12 * 7 - 1);
+  const runs = (day: string): boolean => rulesOn(answers, day).some(({ rule }) => rule.id === "repair-weight");
+  expect([runs(last), runs(dayAfter(last, 1))]).toEqual([true, false]);
+  const weight = ruleLimits(answers, () => false).find(({ owner }) => owner.name === "repair-weight");
+  if (!weight) throw new Error("no limit");
+  expect([isBinding(weight, last), isBinding(weight, dayAfter(last, 1))]).toEqual([true, false]);
+});
+
+test("a pregnancy from week fourteen: one leg without a hand, and bending with a turn, are left out; with a hand they stay", () => {
+  const due = "2026-12-01";
+  const on = (day: string): string[] =>
+    rulesOn({ conditions: [{ id: "pregnancy", side: "both", day: due }] }, day).flatMap(({ rule }) =>
+      rule.limit?.kind === "rows" ? rule.limit.codes : [],
+    );
+  const weeksBefore = (weeks: number): string => dayAfter(due, -7 * weeks);
+  expect(on(weeksBefore(28))).not.toContain("S29"); // week 12
+  expect(on(weeksBefore(24))).toEqual(expect.arrayContaining(["S29", "S33", "T09"])); // week 16
+  expect(on(weeksBefore(24))).not.toContain("S34");
+});
+
+test("joints that conditions name, each on its side", () => {
+  const conditions = [
+    { id: "knee-replacement", side: "left", day: "2026-01-01" },
+    { id: "heart", side: "both", day: null },
+  ] as const;
+  expect(namedJoints({ conditions })).toEqual([{ condition: "knee-replacement", site: "knee", side: "left" }]);
 });

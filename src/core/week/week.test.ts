@@ -17,6 +17,16 @@ const rules = (part: Partial<WeekRules> = {}): WeekRules => ({
 const circuit = (day: string, id = day): Laid => ({ id, day, often: "two-rest-days" });
 
 describe("rest", () => {
+  test("is as many days as the approach asks, three meaning three, and none for what is done daily", () => {
+    const on = (often: Laid["often"], days: number, restDays: number) =>
+      refusalOn(dayAfter(MONDAY, days), { id: "next", often }, [{ id: "m", day: MONDAY, often }], rules({ school: { restDays } }))?.code ??
+      "free";
+    for (const often of ["three-a-week", "two-rest-days"] as const)
+      expect([1, 2, 3, 4].map((days) => on(often, days, 3))).toEqual(["rest", "rest", "rest", "free"]);
+    expect([1, 2].map((days) => on("three-a-week", days, 0))).toEqual(["rest", "free"]);
+    expect(on("daily", 1, 3)).toBe("free");
+  });
+
   test("Monday's circuit refuses Tuesday and Wednesday and takes Thursday, while the daily sit-to-stand stays", () => {
     const on = (days: number) => refusalOn(dayAfter(MONDAY, days), { id: "next", often: "two-rest-days" }, [circuit(MONDAY)], rules());
     expect(on(1)).toEqual({ code: "rest", after: MONDAY, until: "2026-11-26" });
