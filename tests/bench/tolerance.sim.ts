@@ -7,7 +7,6 @@ import {
   type Risk,
   RISK,
   type ToldDose,
-  type Unquiet,
   withinRisk,
 } from "../../src/core/limits/tolerance";
 
@@ -102,9 +101,8 @@ export function simulate(world: World, policy: Policy, clients: number, seed: nu
         ceiling = asBefore(ceiling, withinRisk(belief, risk), doses);
       } else {
         belief = learn(belief, { day, demand, repetitions: REPETITIONS, response });
-        const unquiet: Unquiet | null = null;
-        const proposal = proposedCeiling(ceiling, belief, doses, { risk, unquiet });
-        if (proposal.move !== "keep") ceiling = proposal.value;
+        const proposal = proposedCeiling(ceiling, belief, doses, { risk, sinceDay: ceilingFrom });
+        if (proposal.move !== "keep") [ceiling, ceilingFrom] = [proposal.value, next];
       }
     }
     total.gain += takes / start - 1;

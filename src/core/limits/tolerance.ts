@@ -161,6 +161,13 @@ const [FEWEST_DOSES, RAISE_FROM, LOWER_FROM, MOST_RAISE, MOST_LOWER] = [4, 1.04,
 const [NEAR_FRACTION, NEAR_DOSES] = [0.9, 2];
 /** What is known today besides the doses: swelling this morning, or a time away. */
 export type Unquiet = "swelling" | "away";
+interface ProposalAsked {
+  limitValue?: number;
+  risk?: Risk;
+  unquiet?: Unquiet | null;
+  /** The day the present ceiling began: what came before it does not raise it once more. */
+  sinceDay?: Day;
+}
 /**
  * A ceiling up or down by what is believed after its doses, the last of them last. Up only from a quiet present: four doses on, the
  * last settled, the settled ones since the last bad one near the ceiling, nothing swollen and no time away; at most a tenth,
@@ -169,8 +176,8 @@ export type Unquiet = "swelling" | "away";
 export function proposedCeiling(
   ceilingValue: number,
   belief: Tolerance,
-  doses: readonly Pick<ToldDose, "response" | "demand">[],
-  { limitValue = Infinity, risk = RISK, unquiet = null }: { limitValue?: number; risk?: Risk; unquiet?: Unquiet | null } = {},
+  doses: readonly Pick<ToldDose, "day" | "response" | "demand">[],
+  { limitValue = Infinity, risk = RISK, unquiet = null, sinceDay = "" }: ProposalAsked = {},
 ): ToleranceProposal {
   const safe = withinRisk(belief, risk);
   const isBad = doses.some(({ response }) => response !== "calm");
@@ -181,7 +188,8 @@ export function proposedCeiling(
   if (unquiet !== null) return { move: "keep", why: unquiet };
   const settled = doses.slice(doses.findLastIndex(({ response }) => response !== "calm") + 1);
   if (settled.length === 0) return { move: "keep", why: "last-not-settled" };
-  if (settled.filter(({ demand }) => demand >= NEAR_FRACTION * ceilingValue).length < NEAR_DOSES) return { move: "keep", why: "not-near" };
+  if (settled.filter(({ day, demand }) => day >= sinceDay && demand >= NEAR_FRACTION * ceilingValue).length < NEAR_DOSES)
+    return { move: "keep", why: "not-near" };
   const value = Math.min(safe, MOST_RAISE * ceilingValue, limitValue);
   return value > ceilingValue ? { move: "raise", value, doseCount: doses.length } : { move: "keep", why: "limit" };
 }

@@ -206,6 +206,7 @@ function learntOf(record: ClientRecord, subject: Subject, ceiling: Ceiling, toda
   const proposal = proposedCeiling(ceiling.value, beliefOf(basis, today), basis.doses, {
     limitValue: limitOn(record, ceiling, today),
     unquiet: unquietNow(record, today),
+    sinceDay: ceiling.fromDay,
   });
   return { ...basis, proposal };
 }

@@ -7,7 +7,7 @@ import { judge } from "../../core/fit/judge";
 import { currentCeilings } from "../../core/limits/ceiling";
 import type { Limit } from "../../core/limits/limit";
 import type { PostureChoice } from "../../core/mechanics/posture";
-import { fitContextOf, openWarningsOf, planOf } from "../../core/record/derive";
+import { fitContextOf, openWarningsOf, planOf, undecidedItems } from "../../core/record/derive";
 import { bodyMeasureOf, postureOf } from "../../core/record/subject";
 import { CUSHION_M } from "../../core/templates/lever";
 import { addDecision } from "../repos/plan.repo";
@@ -382,6 +382,72 @@ describe("the heights of a client's day", () => {
     await set("sofa", 0.43);
     await set("toilet", null);
     expect((await recordOf(orm, studio)).dailyTasks).toEqual([{ name: "sofa", kind: "seat", heightM: 0.43 }]);
+  });
+});
+
+describe("what is known of a client today, on the database", () => {
+  test("good, good, then sharp: an older session is not decided on before the newest, which eases what stands", async () => {
+    const studio = await makeStudio(orm);
+    const { scope, clientId } = studio;
+    await openTestSession(orm, studio, "2026-10-06");
+    const [first, second] = [await session(studio, "2026-10-06", "2026-10-07"), await session(studio, "2026-10-08", "2026-10-09")];
+    const opened = await inTest(orm, scope, (em) => openSession(scope, em, clientId, "2026-10-10"));
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const itemId = (await recordOf(orm, studio)).sessions.at(-1)?.items[0]?.id ?? "";
+    const sharp = {
+      kind: "set-ended" as const,
+      setId: newUuid(),
+      itemId,
+      setting: {},
+      repetitions: 4,
+      painScore: 6,
+      faults: [],
+      endedBy: "sharp" as const,
+    };
+    const event = {
+      id: newUuid(),
+      deviceId: "t",
+      sequence: 1,
+      sessionId: opened.sessionId,
+      occurredAt: "2026-10-10T09:00:00.000Z",
+      body: sharp,
+    };
+    await inTest(orm, scope, (em) => appendFloorEvents(scope, em, [event], new Date()));
+    const before = (await squatOf(studio))?.rung.setting.seatHeightM ?? NaN;
+    for (const old of [first, second])
+      expect(await decide(studio, old, "2026-10-11")).toEqual({ ok: false, refusal: { code: "newer-first" } });
+    expect(await decide(studio, opened.sessionId, "2026-10-11")).toEqual({ ok: true, isSuperseded: false });
+    const after = await squatOf(studio);
+    expect((await recordOf(orm, studio)).decisions.map(({ move, rule }) => [move, rule])).toEqual([["ease", "sharp-pain"]]);
+    expect(after?.rung.setting.seatHeightM).toBeGreaterThan(before);
+    expect(undecidedItems(await recordOf(orm, studio))).toEqual([]);
+  });
+  test("a set that spreading or pressure ended is a warning for the record, the list and the session alike, taken back or not", async () => {
+    for (const [endedBy, sign] of [
+      ["spreading", "spreading-pain"],
+      ["belly", "belly-or-pelvic"],
+      ["warning-sign", "other-sign"],
+    ] as const) {
+      const studio = await makeStudio(orm);
+      const { scope, clientId } = studio;
+      const { sessionId, itemId } = await openTestSession(orm, studio, "2026-10-06");
+      const setId = newUuid();
+      const set = { kind: "set-ended" as const, setId, itemId, setting: {}, repetitions: 4, painScore: 3, faults: [], endedBy };
+      const at = (sequence: number, body: Parameters<typeof appendFloorEvents>[2][number]["body"]) => ({
+        id: newUuid(),
+        deviceId: "t",
+        sequence,
+        sessionId,
+        occurredAt: `2026-10-06T09:0${sequence}:00.000Z`,
+        body,
+      });
+      await inTest(orm, scope, (em) => appendFloorEvents(scope, em, [at(1, set), at(2, { kind: "set-voided", setId })], new Date()));
+      const record = await recordOf(orm, studio);
+      expect(record.warnings.map((warning) => warning.sign)).toEqual([sign]);
+      expect(record.sessions.at(-1)?.warnings.map(({ eventId }) => eventId)).toEqual(record.warnings.map(({ sourceId }) => sourceId));
+      const lines = await inTest(orm, scope, (em) => listClients(scope, em, "2026-10-07"));
+      expect(lines.find(({ id }) => id === clientId)?.openSigns).toEqual([sign]);
+    }
   });
 });
 

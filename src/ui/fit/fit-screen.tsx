@@ -236,6 +236,7 @@ export function FitScreen(props: FitScreenProps) {
               limits={context.limits}
               units={units}
               isFailed={fit.isFailed && fit.candidates === null}
+              isStopped={props.isStopped}
               onPick={fit.pick}
             />
           </Stack>

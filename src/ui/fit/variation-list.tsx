@@ -23,6 +23,8 @@ import { settingText } from "../text/lever-text";
 import { percentRangeText } from "../text/quantity-text";
 import { color, font, media, size } from "../theme/tokens";
 
+/** While a warning sign stands open nothing is open today, whatever it asks. */
+const WHILE_STOPPED = "Stopped: open once the sign is cleared";
 const HEADINGS: Record<CandidateState, string> = {
   open: "Open today",
   try: "Try one light set first",
@@ -161,6 +163,8 @@ interface ListProps {
   limits: readonly Limit[];
   units: UnitSystem;
   isFailed: boolean;
+  /** A warning sign stands open. */
+  isStopped: boolean;
   onPick: (variationId: string) => void;
 }
 
@@ -172,7 +176,7 @@ function Rows({
   limits,
   units,
   onPick,
-}: Omit<ListProps, "candidates" | "isFailed"> & { label: string; rows: readonly Shown[] }) {
+}: Omit<ListProps, "candidates" | "isFailed" | "isStopped"> & { label: string; rows: readonly Shown[] }) {
   return (
     <GridList
       aria-label={label}
@@ -218,7 +222,8 @@ function Rows({
 
 /** Every variation of the pattern: open, try or closed, with its use of the tightest ceiling and what would open it. */
 export function VariationList(props: ListProps) {
-  const { candidates, current, isFailed } = props;
+  const { candidates, current, isFailed, isStopped } = props;
+  const headingOf = (state: CandidateState): string => (isStopped && state === "open" ? WHILE_STOPPED : HEADINGS[state]);
   const narrow = useNarrow(candidates);
   const [opened, setOpened] = useState<readonly string[]>([]);
   if (isFailed)
@@ -263,8 +268,8 @@ export function VariationList(props: ListProps) {
           const group = shown.filter(({ candidate }) => candidate.state === state);
           if (group.length === 0) return null;
           return (
-            <Group key={state} aria-label={HEADINGS[state]}>
-              <h3>{HEADINGS[state]}</h3>
+            <Group key={state} aria-label={headingOf(state)}>
+              <h3>{headingOf(state)}</h3>
               {state === "closed"
                 ? CLOSED_BY.map((by) => {
                     const rows = group.filter(({ candidate }) => closedBy(candidate.reasons[0]) === by);
@@ -277,7 +282,7 @@ export function VariationList(props: ListProps) {
                       )
                     );
                   })
-                : listOf(state, HEADINGS[state], group)}
+                : listOf(state, headingOf(state), group)}
             </Group>
           );
         })}
