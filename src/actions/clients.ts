@@ -11,8 +11,13 @@ import { clearanceSchema } from "../schemas/limit.schema";
 import { type StepResult, take, takeStep } from "./step";
 
 export async function addClientAction(input: unknown, stepId: unknown): Promise<StepResult<{ clientId: string }>> {
-  return takeStep("add-client", stepId, newClientSchema, input, ({ scope, today }, em, { heightM, massKg, complaints, nothingHurts, ...profile }) =>
-    takeInClient(scope, em, profile, complaints, { day: today, heightM, massKg }, nothingHurts === true),
+  return takeStep(
+    "add-client",
+    stepId,
+    newClientSchema,
+    input,
+    ({ scope, today }, em, { heightM, massKg, complaints, nothingHurts, ...profile }) =>
+      takeInClient(scope, em, profile, complaints, { day: today, heightM, massKg }, nothingHurts === true),
   );
 }
 

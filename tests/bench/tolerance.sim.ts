@@ -1,14 +1,6 @@
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import { dayAfter, daysBetween } from "../../src/core/day";
-import {
-  learn,
-  priorTolerance,
-  proposedCeiling,
-  type Risk,
-  RISK,
-  type ToldDose,
-  withinRisk,
-} from "../../src/core/limits/tolerance";
+import { learn, priorTolerance, proposedCeiling, type Risk, RISK, type ToldDose, withinRisk } from "../../src/core/limits/tolerance";
 
 /** What a true client is like: not the model's own figures, so that the model is tried where it is wrong. */
 interface WorldRow {
