@@ -70,6 +70,10 @@ describe("every limit on every row is read or refused", () => {
         setS: 30,
       }).blocked;
     expect([at(0), at(20)]).toEqual([false, true]);
+    const unsaid = judge(contextWith({ limits: [limit({ kind: "most", channel: "legWeight", most: 1.3 }, { side: "both" })] }), carry, {
+      setS: 30,
+    });
+    expect(unsaid.reasons[0]?.code).toBe("limit-unread"); // a load nobody said is not none
   });
   test("a limit on the hands of a weight reads its kilograms, and of a machine is not read", () => {
     const on = (code: string, loadKg: number) =>

@@ -52,7 +52,9 @@ function bySetUp(variation: Variation, setting: Setting, channel: BoundChannel, 
   const ofKind = BENDS_OF_KIND[templateOf(variation).kind];
   const span = (own && spanOn(channel, own)) ?? (ofKind && spanOn(channel, ofKind));
   if (channel !== "legWeight" || !span) return span;
-  const heavier = 1 + (setting.loadKg ?? 0) / massKg;
+  const hasLoad = variation.levers.some(({ lever }) => lever === "loadKg");
+  if (hasLoad && setting.loadKg === undefined) return undefined; // a load nobody said is not none
+  const heavier = 1 + (hasLoad ? (setting.loadKg ?? NaN) : 0) / massKg;
   return [span[0], span[1] * heavier];
 }
 
