@@ -52,7 +52,7 @@ export interface Relief {
   id: ReliefId;
   place: Place;
   judgement: Judgement;
-  /** Demand over what is wanted; NaN where the model is silent. */
+  /** Demand over what is wanted, over the whole of its range; NaN where the model is silent. */
   ratio: number;
   /** It comes down to that; false: at its easiest it still asks more. */
   isMet: boolean;
@@ -73,21 +73,31 @@ function atSameDepth({ subject }: FitContext, row: Variation, kneeDeg: number, s
 }
 
 const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
-const highestOn = ({ demands }: Judgement, watched: Watched | null): number =>
+const highestOn = ({ demands }: Pick<Judgement, "demands">, watched: Watched | null): number =>
   demands.find(({ channel, side }) => channel === watched?.channel && side === watched.side)?.high ?? NaN;
 
-/** The value of one lever that asks most without asking more than `most`; where none does, the one that asks least. */
-function solvedFor(context: FitContext, row: Variation, setting: Setting, lever: LeverId, watched: Watched, most: number) {
+/** What a place may ask of the watched joint: at the best guess, and over all that is not known. */
+interface Wanted {
+  head: number;
+  high: number;
+}
+/** Demand over what is wanted, by whichever of the two is the more; NaN where the model is silent. */
+const ratioOf = (asked: Pick<Judgement, "demands">, watched: Watched, { head, high }: Wanted): number =>
+  Math.max(askedOn(asked, watched) / head, highestOn(asked, watched) / high);
+const isWithin = (ratio: number): boolean => ratio <= 1 + 1e-9;
+
+/** The value of one lever that asks most without asking more than is wanted; where none does, the one that asks least. */
+function solvedFor(context: FitContext, row: Variation, setting: Setting, lever: LeverId, watched: Watched, wanted: Wanted) {
   const range = rangeOf(context.subject, row, lever);
   if (!range) return null;
   const tried = valuesOn(context, row, range).flatMap((value) => {
     const at = withLever(setting, lever, value);
-    const demand = askedOn(glance(context, row, at, "headline"), watched);
-    return Number.isNaN(demand) ? [] : [{ setting: at, demand }];
+    const ratio = ratioOf(glance(context, row, at), watched, wanted);
+    return Number.isNaN(ratio) ? [] : [{ setting: at, ratio }];
   });
-  const under = tried.filter(({ demand }) => demand <= most * (1 + 1e-9));
+  const under = tried.filter(({ ratio }) => isWithin(ratio));
   const by = (pick: typeof tried, isBetter: (a: number, b: number) => boolean) =>
-    pick.reduce<(typeof tried)[number] | null>((best, each) => (best === null || isBetter(each.demand, best.demand) ? each : best), null);
+    pick.reduce<(typeof tried)[number] | null>((best, each) => (best === null || isBetter(each.ratio, best.ratio) ? each : best), null);
   return by(under, (a, b) => a > b) ?? by(tried, (a, b) => a < b);
 }
 
@@ -103,8 +113,11 @@ export function waysOff(context: FitContext, here: Place): Reliefs {
   const kneeDeg = askedOn(now, { channel: "kneeFlexion", side: context.subject.leadSide });
   const { tightest } = now;
   const isOver = tightest !== null && tightest.head > context.targetUseFraction;
-  const most = askedOn(now, watched) * (isOver ? context.targetUseFraction / tightest.head : 1);
-  const highest = highestOn(now, watched) * (isOver ? context.targetUseFraction / tightest.head : 1);
+  const asked = askedOn(now, watched);
+  // past the target: down to it, and nothing of what is not known past the ceiling itself
+  const wanted = isOver
+    ? { head: (asked * context.targetUseFraction) / tightest.head, high: asked / tightest.head }
+    : { head: asked, high: highestOn(now, watched) };
   const own = rangeOf(context.subject, row, "shareFraction");
   const ways: Way[] = [
     ...(WAYS[row.pattern] ?? []),
@@ -112,9 +125,9 @@ export function waysOff(context: FitContext, here: Place): Reliefs {
   ];
   const found = ways.flatMap(({ id, rowId, by }): Relief[] => {
     const way = variationById(rowId);
-    const share = id === "shared" ? undefined : here.setting.shareFraction;
-    const depth = id === "shared" ? { ...here.setting, loadKg: here.setting.loadKg ?? 0 } : atSameDepth(context, way, kneeDeg, share);
-    const solved = by && watched ? solvedFor(context, way, snapSetting(context, way, depth), by, watched, most) : null;
+    const legShare = id === "shared" ? undefined : here.setting.shareFraction;
+    const depth = id === "shared" ? { ...here.setting, loadKg: here.setting.loadKg ?? 0 } : atSameDepth(context, way, kneeDeg, legShare);
+    const solved = by && watched ? solvedFor(context, way, snapSetting(context, way, depth), by, watched, wanted) : null;
     const setting = solved?.setting ?? snapSetting(context, way, depth);
     const judgement = judge(context, way, setting, "closing");
     return [
@@ -122,9 +135,8 @@ export function waysOff(context: FitContext, here: Place): Reliefs {
         id,
         place: { variationId: way.id, setting },
         judgement,
-        ratio: solved ? solved.demand / most : NaN,
-        // the whole of what it may come to, beside the whole of what is asked here
-        isMet: solved !== null && highestOn(judgement, watched) <= highest * (1 + 1e-9),
+        ratio: solved?.ratio ?? NaN,
+        isMet: solved !== null && isWithin(solved.ratio),
         isInRoom: onHand(way.equipment, context.kit.equipment).missing.length === 0,
       },
     ];

@@ -9,7 +9,8 @@ import { DEFAULT_SCHOOL } from "../school/school";
 import { calmCeilings, contextWith, kneeLimit, SUBJECT } from "./fit.fixture";
 import { judge } from "./judge";
 import { snapSetting, valuesOn } from "./on-hand";
-import { buildOnce, easeByLever, easeOnce, easeTwice, easeUntilAllowed, nextBuild } from "./step";
+import { buildOnce, closesBy, easeByLever, easeOnce, easeTwice, easeUntilAllowed, isEaseTo, nextBuild } from "./step";
+import { footAt } from "./tread";
 
 const context = contextWith();
 const START: Place = { variationId: "box-squat-pole", setting: { seatHeightM: 0.62, handForceN: nFromKgf(8) } };
@@ -135,7 +136,8 @@ describe("ease", () => {
       ...START,
       setting: { ...START.setting, seatHeightM: Math.max(...valuesOn(context, variationById(START.variationId), seat)) },
     };
-    expect(easeByLever(context, high)?.change?.levers[0]?.lever).toBe("handForceN");
+    // the hands lower what is asked most likely, and raise the most it may be: that is no ease
+    expect(easeByLever(context, high)).toBeNull();
   });
   test("takes a set away where no lever is left, then an easier row, then rests", () => {
     const easiest = snapSetting(context, variationById("very-high-sit-to-stand"), { seatHeightM: 9 });
@@ -209,4 +211,15 @@ test("where the model compares nothing, no easier neighbour asks more of knee, b
   expect(walking.easier).toContain("step-over-step-stairs"); // the handbook's ladder: stairs lead to hills
   const eased = easeOnce(contextWith(), { variationId: walking.id, setting: {} }, { ...walking.dose, setCount: 1 });
   expect(eased?.tread.variationId).not.toBe("step-over-step-stairs");
+});
+
+test("what is over a ceiling is no ease because the room lacks its kit as well", () => {
+  const bare = contextWith({ kit: { ...contextWith().kit, equipment: [] } });
+  const low: Place = { variationId: "goblet-to-box", setting: { seatHeightM: 0.4, loadKg: 12, shareFraction: 0.5 } };
+  const tread = footAt(bare, low);
+  expect(tread.judgement.reasons.map(({ code }) => code)).toEqual(expect.arrayContaining(["equipment-missing", "over-ceiling"]));
+  expect(closesBy(tread.judgement)?.code).toBe("over-ceiling");
+  expect(isEaseTo(bare, tread.judgement, tread)).toBe(false);
+  const high = footAt(bare, { ...low, setting: { ...low.setting, seatHeightM: 0.7, loadKg: 2 } });
+  expect(closesBy(high.judgement)).toBeNull();
 });

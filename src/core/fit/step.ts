@@ -5,7 +5,7 @@ import { harderOf, type LeverId, type LeverKind, LEVERS } from "../templates/lev
 import { EASE_ORDER, type FitContext, type Place } from "./context";
 import { RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
 import type { Judgement } from "./judge";
-import type { CandidateState } from "./fit-reason";
+import { type CandidateState, type FitReason, stateOf } from "./fit-reason";
 import { valuesOn } from "./on-hand";
 import { fitVariation } from "./search";
 import {
@@ -117,14 +117,16 @@ function buildOn(context: FitContext, below: Tread, watched: Watched, order: rea
 
 const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
 const SLACK = 1e-6;
+/** What closes a place, its missing equipment aside: that hurts nobody. */
+export const closesBy = ({ reasons }: Pick<Judgement, "reasons">): FitReason | null =>
+  reasons.find((reason) => stateOf(reason) === "closed" && reason.code !== "equipment-missing") ?? null;
 /**
  * Whether a place may answer pain: nothing closes it, it stands no worse than the one before, and it asks no more of any
  * joint that limits, nor bends past a guard rail further than before, over the whole of what either may come to.
  */
 export function isEaseTo(context: FitContext, from: Judgement, to: Tread): boolean {
   const { judgement, variationId } = to;
-  if (judgement.blocked || !judgement.isPossible || judgement.closing.some(({ code }) => code !== "equipment-missing")) return false;
-  if (judgement.state === "closed" && !judgement.closing.some(({ code }) => code === "equipment-missing")) return false;
+  if (judgement.blocked || !judgement.isPossible || closesBy(judgement)) return false;
   if (STATES.indexOf(judgement.state) > STATES.indexOf(from.state)) return false;
   const no = (than: number, value: number): boolean => value <= than * (1 + SLACK) + SLACK;
   const isEasier = from.uses.every(({ ceilingId, head, high }) => {
@@ -278,7 +280,7 @@ export function buildOnce(context: FitContext, place: Place, dose: Dose): Steppe
 
 const MOST_EASES = 24;
 /** Whether limits, ceilings and guard rails let a place be trained at all today. */
-const isAllowed = ({ judgement }: Tread): boolean => judgement.state !== "closed" || judgement.reasons[0].code === "equipment-missing";
+const isAllowed = ({ judgement }: Tread): boolean => closesBy(judgement) === null;
 
 /** From a place that is now forbidden, the nearest easier one that is not; null where easing does not lead out. */
 export function easeUntilAllowed(context: FitContext, place: Place, dose: Dose): Stepped | null {

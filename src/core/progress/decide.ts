@@ -1,9 +1,9 @@
 import type { Dose } from "../catalogue/variation";
 import type { NumberChannelId } from "../mechanics/channels";
 import type { Place } from "../fit/context";
-import { type FitReason, stateOf } from "../fit/fit-reason";
+import type { FitReason } from "../fit/fit-reason";
 import type { Judgement } from "../fit/judge";
-import type { Stepped } from "../fit/step";
+import { closesBy, type Stepped } from "../fit/step";
 import type { Change, Tread } from "../fit/tread";
 import { tryDose } from "../dose/dose";
 import { type Day, daysBetween } from "../day";
@@ -110,8 +110,7 @@ function givenBack({ ease, fewerSets }: DecisionInput, { days, step }: Away): De
 }
 
 /** What keeps a rung from being trained at all today: never the missing equipment, which hurts nobody. */
-const forbids = ({ state, reasons }: DecisionInput["current"]): FitReason | null =>
-  state === "closed" ? (reasons.find((reason) => stateOf(reason) === "closed" && reason.code !== "equipment-missing") ?? null) : null;
+const forbids = ({ state, reasons }: DecisionInput["current"]): FitReason | null => (state === "closed" ? closesBy({ reasons }) : null);
 
 function built(input: DecisionInput): Decision {
   const { provisional, proposedCeiling, sessions, dose, current, turn } = input;
