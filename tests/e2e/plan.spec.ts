@@ -148,7 +148,7 @@ test("what was kept is run on the floor: cut to the minutes, each side in turn, 
   // what was done under more pain relief holds, whatever the morning says: one tap for both sides
   await nightPasses("Oswin Marr");
   await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Morning" }).click();
-  const own = page.getByRole("region", { name: "What was done" }).getByText(both!, { exact: true });
+  const own = page.getByRole("region", { name: "What was done" }).getByText(second!, { exact: true });
   await expect(page.getByRole("region", { name: "What was done" })).toBeVisible();
   for (let older = 0; older < 6 && !(await own.isVisible()); older++) await decideFirst(page);
   await page.getByRole("group", { name: "Pain this morning" }).getByRole("button", { name: "Pain 1", exact: true }).click();

@@ -1,18 +1,17 @@
 import { describe, expect, test } from "vitest";
 import { DRILLS } from "../catalogue/bends.data";
-import { CATALOGUE, variationById, variationByCode } from "../catalogue/catalogue";
+import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
 import { MEASURED_SITES, SPARED_SITES } from "../limits/complaint";
 import { type Limit, LIMIT_BOUNDS, LIMIT_CHANNELS } from "../limits/limit";
 import { LOADS_SITE } from "../limits/spared.data";
 import { CHANNELS } from "../mechanics/channels";
 import { startSetting } from "../templates/form";
-import { calmCeilings, complaint, contextWith, limit, SUBJECT } from "./fit.fixture";
+import { calmCeilings, complaint, contextWith, idOf, limit, SUBJECT } from "./fit.fixture";
 import { judge } from "./judge";
 
 const SIDES = ["left", "right", "both"] as const;
 const codesOf = (id: string, limits: Limit[]): string[] =>
   judge(contextWith({ limits }), variationById(id), startSetting(SUBJECT, variationById(id)), "closing").reasons.map(({ code }) => code);
-const idOf = (code: string): string => variationByCode(code)?.id ?? "";
 
 /** Machines, bands, hands on the floor: what these carry nobody knows, and a limit on it is never taken for kept. */
 const UNREAD_FORCES = 40;

@@ -2,10 +2,9 @@ import { expect, test } from "vitest";
 import { variationByCode } from "../catalogue/catalogue";
 import { DEFAULT_SCHOOL, schoolOf } from "../school/school";
 import { compareSchools, underSchool } from "./compare";
-import { contextWith, limit } from "./fit.fixture";
+import { contextWith, idOf, limit } from "./fit.fixture";
 import { judge } from "./judge";
 
-const idOf = (code: string): string => variationByCode(code)?.id ?? "";
 const GENTLE = schoolOf({ preset: "gentle" });
 
 test("two schools on one client differ by what each leaves out, aims at and does next", () => {

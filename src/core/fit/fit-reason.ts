@@ -40,6 +40,8 @@ export type FitReason =
  * a limit forbids it. Not measured: nothing has been measured yet that could say, and that is never open.
  */
 export type CandidateState = "open" | "try" | "not-measured" | "closed";
+/** From what may be trained to what may not. */
+export const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
 
 /** What a reason makes of a set-up, were it the only one. */
 export function stateOf({ code }: FitReason): CandidateState {

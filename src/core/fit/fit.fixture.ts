@@ -1,5 +1,5 @@
 import { bodyFromMeasure } from "../body/body";
-import { variationById } from "../catalogue/catalogue";
+import { variationByCode, variationById } from "../catalogue/catalogue";
 import { type Ceiling, ceilingsFromCalmPose } from "../limits/ceiling";
 import type { Complaint, LimitedBy } from "../limits/complaint";
 import type { Limit } from "../limits/limit";
@@ -69,3 +69,9 @@ export const contextWith = (more: Partial<FitContext> = {}): FitContext => ({
   targetUseFraction: DEFAULT_SCHOOL.targetUseFraction,
   ...more,
 });
+/** The row of a code; a code that is none fails the test that uses it. */
+export function idOf(code: string): string {
+  const row = variationByCode(code);
+  if (!row) throw new Error(`no row ${code}`);
+  return row.id;
+}

@@ -5,7 +5,7 @@ import { rangeOf, startSetting } from "../templates/form";
 import { type LeverId, type Setting, withLever } from "../templates/lever";
 import { seatAtKneeM } from "../templates/seat";
 import type { FitContext, Place } from "./context";
-import type { CandidateState } from "./fit-reason";
+import { STATES } from "./fit-reason";
 import { glance, judge, type Judgement } from "./judge";
 import { snapSetting, valuesOn } from "./on-hand";
 import { askedOn, type Watched, watchedOf } from "./tread";
@@ -72,7 +72,6 @@ function atSameDepth({ subject }: FitContext, row: Variation, kneeDeg: number, s
   };
 }
 
-const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
 const highestOn = ({ demands }: Pick<Judgement, "demands">, watched: Watched | null): number =>
   demands.find(({ channel, side }) => channel === watched?.channel && side === watched.side)?.high ?? NaN;
 

@@ -5,7 +5,8 @@ import { harderOf, type LeverId, type LeverKind, LEVERS } from "../templates/lev
 import { EASE_ORDER, type FitContext, type Place } from "./context";
 import { RAIL_CHANNELS, type RailChannelId, railOf } from "../limits/rails";
 import type { Judgement } from "./judge";
-import { type CandidateState, type FitReason, stateOf } from "./fit-reason";
+import { type FitReason, STATES, stateOf } from "./fit-reason";
+import { SLACK } from "./use";
 import { valuesOn } from "./on-hand";
 import { fitVariation } from "./search";
 import {
@@ -115,8 +116,6 @@ function buildOn(context: FitContext, below: Tread, watched: Watched, order: rea
   return small ?? tooBig;
 }
 
-const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
-const SLACK = 1e-6;
 /** What closes a place, its missing equipment aside: that hurts nobody. */
 export const closesBy = ({ reasons }: Pick<Judgement, "reasons">): FitReason | null =>
   reasons.find((reason) => stateOf(reason) === "closed" && reason.code !== "equipment-missing") ?? null;

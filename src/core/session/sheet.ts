@@ -1,5 +1,4 @@
 import { variationById } from "../catalogue/catalogue";
-import { type Equipment } from "../catalogue/equipment";
 import type { Variation } from "../catalogue/variation";
 import { tryDose } from "../dose/dose";
 import { cuesFor } from "../fit/cues";
@@ -18,7 +17,6 @@ export interface SheetItem {
   setting: Setting;
   cues: readonly string[];
   recipes: readonly { lever: LeverId; recipe: Assembled["recipe"] }[];
-  missing: readonly Equipment[];
 }
 
 /** How a place stands where nobody watches: as it is, as one light set of what asks little, or not at all. */
@@ -67,7 +65,7 @@ export function sheetFor(home: FitContext, items: readonly SessionItem[]): { ite
     // where another place is taken, no side keeps one of its own
     const own = other ? { ...item, sides: item.sides.map(({ place: _, ...rest }) => rest) } : item;
     const told = (other?.alone ?? asIs) === "light" ? lightly(own) : own;
-    return [{ item: told, variationId: taken.id, setting, cues: cuesFor(home, taken).slice(0, 2), recipes, missing: [] }];
+    return [{ item: told, variationId: taken.id, setting, cues: cuesFor(home, taken).slice(0, 2), recipes }];
   });
   return { items: found, leftOut };
 }

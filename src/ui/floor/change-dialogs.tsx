@@ -5,7 +5,7 @@ import { type Variation, PATTERNS } from "../../core/catalogue/variation";
 import { proposedDose } from "../../core/dose/purpose";
 import { tryDose } from "../../core/dose/dose";
 import type { Place } from "../../core/fit/context";
-import type { CandidateState } from "../../core/fit/fit-reason";
+import { type CandidateState, STATES } from "../../core/fit/fit-reason";
 import { type Candidate, fitVariation } from "../../core/fit/search";
 import { buildOnce, type Stepped } from "../../core/fit/step";
 import { type FloorBuild, handRule, isHarderStep, steppedTo } from "../../core/progress/on-floor";
@@ -126,7 +126,6 @@ export function ByHandDialog({ session, build, units, onDone }: DialogProps) {
 }
 
 const SHOWN = 6;
-const STATES: readonly CandidateState[] = ["open", "try", "not-measured", "closed"];
 /** Between two sets nobody reads what else a rule would offer. */
 const shortly = (reason: string): string => reason.split(" Instead:")[0] ?? reason;
 /** The first dose where a row was never calm; one light set where it is only to be tried. */

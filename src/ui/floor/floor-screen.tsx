@@ -19,7 +19,7 @@ import { Ask } from "../kit/why";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { keepPage } from "../shell/keep-offline";
 import { useKeys } from "../shell/use-keys";
-import { itemName } from "../text/item-text";
+import { itemNameAmong } from "../text/item-text";
 import { unlikeSetsText, settingText } from "../text/lever-text";
 import { useBeside } from "./beside";
 import { CheckInCard } from "./check-in-card";
@@ -124,7 +124,7 @@ function Working(
         <Row style={{ justifyContent: "space-between" }}>
           <div style={{ flex: "1 1 260px" }}>
             <Row $gap={6} style={{ alignItems: "center" }}>
-              <Title>{itemName({ variationId: session.place.variationId, side: session.item.side })}</Title>
+              <Title>{itemNameAmong({ variationId: session.place.variationId, side: session.item.side }, session.items)}</Title>
               <ItemMenu clientId={props.clientId} session={session} build={build} pictures={props.pictures} units={units} />
             </Row>
             <Soft>

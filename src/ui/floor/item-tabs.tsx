@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef } from "react";
 import styled from "styled-components";
-import { itemName } from "../text/item-text";
+import { itemNameAmong } from "../text/item-text";
 import { color, font, size } from "../theme/tokens";
 import type { FloorItem, FloorSession } from "./floor-session";
 
@@ -41,12 +41,8 @@ export function ItemTabs({ session }: { session: FloorSession }) {
   const { items } = session;
   if (items.length < 2) return null;
   const nowAt = (itemId: string) => state.moves.findLast((move) => move.itemId === itemId)?.to.variationId;
-  // where the model sees no sides, both are called the same: then the side is said
-  const nameOf = (item: FloorItem): string => {
-    const named = (each: FloorItem): string => itemName({ ...each, variationId: nowAt(each.itemId) ?? each.variationId });
-    const isTwice = items.some((other) => other.itemId !== item.itemId && other.side !== item.side && named(other) === named(item));
-    return isTwice ? `${named(item)}, ${item.side}` : named(item);
-  };
+  const asNow = (item: FloorItem) => ({ variationId: nowAt(item.itemId) ?? item.variationId, side: item.side });
+  const nameOf = (item: FloorItem): string => itemNameAmong(asNow(item), items.map(asNow));
   return (
     <Items ref={strip} role="group" aria-label="Exercises">
       {items.map((item, i) => {

@@ -11,7 +11,7 @@ import { Card, Page, Row, Stack, Title } from "../kit/layout";
 import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { itemName } from "../text/item-text";
+import { itemNameAmong } from "../text/item-text";
 import { unlikeSetsText, settingText } from "../text/lever-text";
 import { BeginWithout } from "./begin-here";
 import type { FloorItem } from "./floor-session";
@@ -44,14 +44,14 @@ export function StartScreen({
             <div key={plan.prescriptionId}>
               {plans.length > 1 ? (
                 <CheckField
-                  label={itemName(plan)}
+                  label={itemNameAmong(plan, plans)}
                   isSelected={!left.includes(plan.prescriptionId)}
                   onChange={(isOn) =>
                     setLeft((now) => (isOn ? now.filter((id) => id !== plan.prescriptionId) : [...now, plan.prescriptionId]))
                   }
                 />
               ) : (
-                <strong>{itemName(plan)}</strong>
+                <strong>{itemNameAmong(plan, plans)}</strong>
               )}
               <p>
                 {settingText(plan.setting, units)}; {doseText(plan.dose, variationById(plan.variationId).startsBy)}

@@ -4,7 +4,7 @@ import type { Dose, TempoPhase } from "../../core/catalogue/variation";
 import { dropCount, HOLD_FROM_S, isTimed, phasesOf, repetitionS } from "../../core/dose/dose";
 import { Button, Key } from "../kit/button";
 import { Row } from "../kit/layout";
-import { itemName } from "../text/item-text";
+import { itemNameAmong } from "../text/item-text";
 import { clockText } from "../text/quantity-text";
 import { color, font, media } from "../theme/tokens";
 import type { FloorSession } from "./floor-session";
@@ -127,7 +127,7 @@ export function TempoPanel(props: { session: FloorSession; isAuto: boolean; onTo
         {isAuto && (countLeftS !== null || (restLeftS !== null && restLeftS > 0)) && !isWaiting && (
           <Button onPress={session.wait}>Wait</Button>
         )}
-        {allSetsDone && session.next && <Button onPress={session.goNext}>Next: {itemName(session.next)}</Button>}
+        {allSetsDone && session.next && <Button onPress={session.goNext}>Next: {itemNameAmong(session.next, session.items)}</Button>}
         {!allSetsDone && tempo.status === "idle" && (
           <Button $tight aria-label={`Set ${session.sets.length + 1} was done without the timer`} onPress={onLog}>
             Done already

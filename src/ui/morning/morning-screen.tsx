@@ -7,6 +7,7 @@ import type { Day } from "../../core/day";
 import type { MorningClass, MorningTold } from "../../core/progress/morning";
 import type { HomeSet } from "../../core/record/home";
 import type { ResponseFact, SessionFact } from "../../core/record/record";
+import { capital } from "../text/words";
 import { Button } from "../kit/button";
 import { Card, Columns, Page, Soft, Stack, Title } from "../kit/layout";
 import { Link } from "../kit/link";
@@ -37,6 +38,16 @@ const CLASS_TEXT: Record<MorningClass, string> = { calm: "Calm", noticed: "Notic
 /** How long a set by the clock went; one that was logged without it was whole, or was not. */
 const timeText = ({ repetitions, workedS }: Pick<SessionFact["sets"][number], "repetitions" | "workedS">): string =>
   workedS ? secondsText(workedS) : repetitions > 0 ? "the whole time" : "not the whole time";
+
+/** What was said of it; of a client whom nothing hurts no pain was asked, and none is told. */
+function answerText({ pains, painScore, usualScore, newSwelling, underRelief }: ResponseFact): string {
+  const told = [
+    ...(pains.length > 0 ? [`pain ${painScore}, usual ${usualScore}`] : []),
+    newSwelling ? "more swollen than usual" : pains.length > 0 ? "" : "not more swollen than usual",
+    underRelief ? "under more pain relief than usual" : "",
+  ].filter(Boolean);
+  return `${capital(told.join(", "))}.`;
+}
 
 function SessionCard({ waiting, today }: { waiting: WaitingMorning; today: Day }) {
   const { session, items } = waiting;
@@ -145,9 +156,7 @@ export function MorningScreen(props: {
             {response ? (
               <Stack $gap={8} style={{ marginTop: 8 }}>
                 <p>
-                  <strong>{CLASS_TEXT[response.class]}.</strong> Pain {response.painScore}, usual {response.usualScore}
-                  {response.newSwelling ? ", more swollen than usual" : ""}
-                  {response.underRelief ? ", under more pain relief than usual" : ""}.
+                  <strong>{CLASS_TEXT[response.class]}.</strong> {answerText(response)}
                 </p>
                 <Told told={response.told ?? {}} />
                 <Button onPress={() => setCorrecting(true)}>Correct this answer</Button>

@@ -2,7 +2,7 @@ import { decisionFor, fitContextOf, undecidedItems } from "../../../../core/reco
 import { isByTime, plannedOf, responseTo } from "../../../../core/record/history";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
-import { itemName } from "../../../../ui/text/item-text";
+import { itemNameAmong } from "../../../../ui/text/item-text";
 import { MorningScreen, type WaitingMorning } from "../../../../ui/morning/morning-screen";
 
 export default async function MorningPage({ params }: { params: Promise<{ clientId: string }> }) {
@@ -11,6 +11,7 @@ export default async function MorningPage({ params }: { params: Promise<{ client
   const record = await requireRecord(clientId);
   const undecided = undecidedItems(record);
   const session = undecided[0]?.session;
+  const rungs = session?.items.flatMap((item) => plannedOf(record, item)?.rung ?? []) ?? [];
   const waiting: WaitingMorning | null = session
     ? {
         session,
@@ -24,7 +25,15 @@ export default async function MorningPage({ params }: { params: Promise<{ client
             const context = fitContextOf(record, today, rung.side);
             const drawn = context && { subject: context.subject, increments: context.kit.increments, last: rung };
             const deciding = found && { ...found, drawn };
-            return [{ itemId: item.id, variationId: rung.variationId, name: itemName(rung), isByTime: isByTime(record, item), deciding }];
+            return [
+              {
+                itemId: item.id,
+                variationId: rung.variationId,
+                name: itemNameAmong(rung, rungs),
+                isByTime: isByTime(record, item),
+                deciding,
+              },
+            ];
           }),
       }
     : null;
