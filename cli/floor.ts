@@ -12,7 +12,7 @@ export function runTolerance({ ceiling, calibrated, fromDay, today, limit = Infi
     takes: { low, middle, high },
     atCeiling: answerTo(belief, ceiling, 24),
     withinRisk: withinRisk(belief),
-    proposal: proposedCeiling(ceiling, belief, own, { limitValue: limit, sinceDay: fromDay }),
+    proposal: proposedCeiling(ceiling, belief, own, { limitValue: limit, unquiet: null, sinceDay: fromDay }),
   };
 }
 

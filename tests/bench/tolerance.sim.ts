@@ -93,7 +93,7 @@ export function simulate(world: World, policy: Policy, clients: number, seed: nu
         ceiling = asBefore(ceiling, withinRisk(belief, risk), doses);
       } else {
         belief = learn(belief, { day, demand, repetitions: REPETITIONS, response });
-        const proposal = proposedCeiling(ceiling, belief, doses, { risk, sinceDay: ceilingFrom });
+        const proposal = proposedCeiling(ceiling, belief, doses, { risk, unquiet: null, sinceDay: ceilingFrom });
         if (proposal.move !== "keep") [ceiling, ceilingFrom] = [proposal.value, next];
       }
     }

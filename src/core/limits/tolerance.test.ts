@@ -53,7 +53,7 @@ describe("what a joint takes", () => {
 
 describe("a proposal", () => {
   const proposed = (responses: readonly ToldDose["response"][], more = {}) =>
-    proposedCeiling(1, after(told(responses)), told(responses), more);
+    proposedCeiling(1, after(told(responses)), told(responses), { unquiet: null, sinceDay: FROM, ...more });
   test("goes up from four doses on, at most a tenth, never past a limit", () => {
     expect(proposed(CALM.slice(1))).toEqual({ move: "keep", why: "few-doses" });
     const up = proposed(CALM);

@@ -164,9 +164,10 @@ export type Unquiet = "swelling" | "away";
 interface ProposalAsked {
   limitValue?: number;
   risk?: Risk;
-  unquiet?: Unquiet | null;
+  /** Null: looked for, and nothing is known of. */
+  unquiet: Unquiet | null;
   /** The day the present ceiling began: what came before it does not raise it once more. */
-  sinceDay?: Day;
+  sinceDay: Day;
 }
 /**
  * A ceiling up or down by what is believed after its doses, the last of them last. Up only from a quiet present: four doses on, the
@@ -177,7 +178,7 @@ export function proposedCeiling(
   ceilingValue: number,
   belief: Tolerance,
   doses: readonly Pick<ToldDose, "day" | "response" | "demand">[],
-  { limitValue = Infinity, risk = RISK, unquiet = null, sinceDay = "" }: ProposalAsked = {},
+  { limitValue = Infinity, risk = RISK, unquiet, sinceDay }: ProposalAsked,
 ): ToleranceProposal {
   const safe = withinRisk(belief, risk);
   const isBad = doses.some(({ response }) => response !== "calm");

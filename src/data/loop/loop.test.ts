@@ -414,13 +414,19 @@ describe("what is known of a client today, on the database", () => {
     };
     await inTest(orm, scope, (em) => appendFloorEvents(scope, em, [event], new Date()));
     const before = (await squatOf(studio))?.rung.setting.seatHeightM ?? NaN;
+    // the list counts in the database what a page asks of the core: lines that wait, not sessions
+    const waiting = async (): Promise<(number | undefined)[]> => [
+      (await inTest(orm, scope, (em) => listClients(scope, em, "2026-10-11")))[0]?.undecidedCount,
+      undecidedItems(await recordOf(orm, studio)).length,
+    ];
+    expect(await waiting()).toEqual([1, 1]);
     for (const old of [first, second])
       expect(await decide(studio, old, "2026-10-11")).toEqual({ ok: false, refusal: { code: "newer-first" } });
     expect(await decide(studio, opened.sessionId, "2026-10-11")).toEqual({ ok: true, isSuperseded: false });
     const after = await squatOf(studio);
     expect((await recordOf(orm, studio)).decisions.map(({ move, rule }) => [move, rule])).toEqual([["ease", "sharp-pain"]]);
     expect(after?.rung.setting.seatHeightM).toBeGreaterThan(before);
-    expect(undecidedItems(await recordOf(orm, studio))).toEqual([]);
+    expect(await waiting()).toEqual([0, 0]);
   });
   test("a set that spreading or pressure ended is a warning for the record, the list and the session alike, taken back or not", async () => {
     for (const [endedBy, sign] of [
