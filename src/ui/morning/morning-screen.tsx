@@ -103,7 +103,7 @@ function HoldsCard({ clientId, sessionId, names }: { clientId: string; sessionId
     <Card aria-label="All that hold">
       <Stack $gap={8}>
         <p>
-          <strong>{names.length} hold:</strong> {names.join(", ").toLowerCase()}.
+          <strong>{names.length} hold:</strong> {names.join("; ").toLowerCase()}.
         </p>
         <Problem text={problem} />
         <Button isDisabled={isTaking} onPress={() => take((stepId) => decideHoldsAction(clientId, { sessionId }, stepId))}>
