@@ -53,7 +53,11 @@ ensure_roles() {
   [ "$SUPER" != ponderis ] || sql -qd postgres -c "alter role ponderis password null"
 }
 ensure_db() { # NAME [LIKE]
-  [ "$(sql -qAtd postgres -c "select 1 from pg_database where datname='$1'")" = 1 ] || sql -qd postgres -c "create database \"$1\" owner $OWNER ${2:+template \"$2\"}"
+  if [ "$(sql -qAtd postgres -c "select 1 from pg_database where datname='$1'")" != 1 ]; then
+    sql -qd postgres -c "create database \"$1\" owner $OWNER ${2:+template \"$2\"}"
+    # a copied sequence counts on unlogged until the next checkpoint: a crash before it would give its numbers a second time
+    [ -z "${2:-}" ] || sql -qd postgres -c checkpoint
+  fi
   [ "$(sql -qAtd postgres -c "select pg_get_userbyid(datdba) from pg_database where datname='$1'")" = "$OWNER" ] || take_over "$1"
 }
 take_over() { # a database of the first releases, where the superuser owned the tables
