@@ -17,11 +17,10 @@ async function installChromium() {
 
 async function checkSources(database) {
   await step('Route types', async () => { await run(bin('next'), ['typegen']) })
-  // each keeps one core busy
+  await step('Format', async () => { await run(bin('oxfmt'), ['--check']) })
   await Promise.all([
     step('Types', async () => { await run(bin('tsc'), ['--noEmit']) }),
-    step('Lint', async () => { await run(bin('eslint'), ['.', '--max-warnings', '0']) }),
-    step('Format', async () => { await run(bin('prettier'), ['--check', '--log-level', 'warn', '.']) }),
+    step('Lint', async () => { await run('npm', ['run', '--silent', 'lint']) }),
   ])
   const env = await database.fresh('ponderis_test')
   await show(bin('vitest'), ['run', '--project', 'unit', '--project', 'published'], env)

@@ -156,7 +156,7 @@ describe("an archive of one client", () => {
   test("a broken one is refused with what is wrong, and nothing of it is kept", async () => {
     const [from, to] = [await fullStudio(), await makeStudio(orm)];
     const archive = await archived(from);
-    const first = (table: string): Record<string, unknown> => ({ ...(archive.tables[table]?.[0] ?? {}) });
+    const first = (table: string): Record<string, unknown> => ({ ...archive.tables[table]?.[0] });
     const withTable = (table: string, facts: object[]): ClientArchive => ({
       ...archive,
       tables: { ...archive.tables, [table]: facts as never },

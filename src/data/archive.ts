@@ -53,15 +53,15 @@ async function read(em: EntityManager, studioId: string, table: string, where: s
   return row?.facts ?? [];
 }
 
+const textOf = (value: unknown): string => (typeof value === "string" ? value : "");
+
 /** Everything the studio keeps of one client; null for nobody of it. */
 export async function archiveOf({ studioId }: Scope, em: EntityManager, clientId: string): Promise<ClientArchive | null> {
   const tables: Record<string, Fact[]> = {};
   for (const table of CLIENT_TABLES) tables[table] = await read(em, studioId, table, OVER[table] ?? "x.client_id = who", clientId);
   if (tables["client"]?.length === 0) return null;
-  const name = tables["client_revision"]?.toSorted((a, b) => String(a["created_at"]).localeCompare(String(b["created_at"]))).at(-1)?.[
-    "name"
-  ];
-  return { id: clientId, name: String(name ?? ""), tables };
+  const last = tables["client_revision"]?.toSorted((a, b) => String(a["created_at"]).localeCompare(String(b["created_at"]))).at(-1);
+  return { id: clientId, name: textOf(last?.["name"]), tables };
 }
 /** What the studio itself has: bands, cushions, equipment, rows of its own. */
 export async function studioTables({ studioId }: Scope, em: EntityManager): Promise<Tables> {
@@ -117,7 +117,7 @@ export async function takeArchive(
       clientId: client.id,
       ...((detailsOf === "here" ? latestHere : latestThere) as typeof latestHere & object),
     });
-  const [{ count = 0 } = {}] = await em.execute<{ count: number }[]>(
+  const [{ count } = { count: 0 }] = await em.execute<{ count: number }[]>(
     `select count(*)::int as count from (select distinct on (client_id) client_id, name from client_revision where studio_id = ? order by client_id, created_at desc, id desc) v
       where v.name = ? and v.client_id <> ?::uuid`,
     [studioId, client.name, client.id],
@@ -202,7 +202,7 @@ function latestDetails(client: ClientArchive | null): Details | null {
     name: String(last["name"]),
     birthYear: Number(last["birth_year"]),
     sex: last["sex"] === "male" ? "male" : "female",
-    goal: String(last["goal"] ?? ""),
+    goal: textOf(last["goal"]),
     archivedDay: (last["archived_day"] as Day | null | undefined) ?? null,
   };
 }

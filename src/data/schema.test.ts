@@ -19,7 +19,7 @@ test.each([...clientEntities, ...loopEntities].map((entity) => entity.meta.table
       .fork()
       .getConnection()
       .execute<{ column_name: string }[]>(`select column_name from information_schema.columns where table_name = ?`, [table]);
-    const meta = [...Object.values(orm.getMetadata().getAll())].find(({ tableName }) => tableName === table);
+    const meta = Object.values(orm.getMetadata().getAll()).find(({ tableName }) => tableName === table);
     const expected = Object.values(meta?.properties ?? {}).flatMap(({ fieldNames }) => fieldNames);
     expect(rows.map(({ column_name }) => column_name).sort()).toEqual(expected.sort());
   },

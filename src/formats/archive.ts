@@ -80,7 +80,10 @@ export interface ImportPreview {
 export type DetailsOf = "here" | "file";
 
 export type ArchiveProblem =
-  { code: "not-json" } | { code: "not-ours" } | { code: "newer"; version: number } | { code: "broken"; where: string };
+  | { code: "not-json" }
+  | { code: "not-ours" }
+  | { code: "newer"; version: number }
+  | { code: "broken"; where: string };
 
 /** Version 1 had no place of a session and no text that was agreed to: a session was in the studio. */
 const fromVersion1 = (archive: Archive): Archive => ({

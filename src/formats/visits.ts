@@ -6,7 +6,8 @@ import { MOST_WEEKS_BETWEEN, VISIT_MINUTES, type Visit } from "../core/week/visi
 
 /** An entry of somebody's calendar as a visit that has no client yet, or why it is none. */
 export type CalendarEntry = { title: string; day: Day } & (
-  { visit: Omit<Visit, "id" | "clientId"> & { uid: string } } | { problem: "whole-day" | "rule" | "length" | "cancelled" }
+  | { visit: Omit<Visit, "id" | "clientId"> & { uid: string } }
+  | { problem: "whole-day" | "rule" | "length" | "cancelled" }
 );
 export const MOST_ENTRIES = 1000;
 

@@ -102,5 +102,3 @@ self.addEventListener("message", (event) => {
     );
   if (forget) event.waitUntil(caches.delete(PAGES));
 });
-
-export {}; // a module: this self hides the page's

@@ -41,7 +41,7 @@ async function main(): Promise<void> {
     console.log(`| ${name} | ${times} | ${all.length > 0 ? Math.min(...all.map(({ firstSeed }) => firstSeed)) : ""} |`);
   }
   console.log("\n| seen | |\n|---|---|");
-  for (const name of [...new Set(tallies.flatMap(({ seen }) => Object.keys(seen)))]) console.log(`| ${name} | ${sum(name)} |`);
+  for (const name of new Set(tallies.flatMap(({ seen }) => Object.keys(seen)))) console.log(`| ${name} | ${sum(name)} |`);
   console.log(`\n${((Date.now() - startedMs) / 1000).toFixed(0)} s on ${CORES} cores`);
   process.exitCode = brokenCount > 0 ? 1 : 0;
 }

@@ -20,7 +20,10 @@ export const SET_UP_LIMITS: Readonly<Record<SetUpKey, { min: number; max: number
 
 /** Why a protocol may be one of the five for a client. The weights are our own order. */
 export type PickedFor = { weight: number } & (
-  { kind: "condition"; id: string } | { kind: "site"; id: Site } | { kind: "age"; from: number } | { kind: "task"; id: "seat" | "step" }
+  | { kind: "condition"; id: string }
+  | { kind: "site"; id: Site }
+  | { kind: "age"; from: number }
+  | { kind: "task"; id: "seat" | "step" }
 );
 
 /** One way to measure one thing the same way twice. Its words are in src/ui/text. */

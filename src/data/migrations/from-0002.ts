@@ -67,7 +67,10 @@ function fitReasonFrom(reason: OldFitReason): FitReason {
 }
 
 type OldReason =
-  { code: "next-step"; step: OldStep } | { code: "next-step-closed"; reason: OldFitReason } | { code: "no-easier-step" } | DecisionReason;
+  | { code: "next-step"; step: OldStep }
+  | { code: "next-step-closed"; reason: OldFitReason }
+  | { code: "no-easier-step" }
+  | DecisionReason;
 export function reasonFrom(reason: OldReason): DecisionReason {
   if (reason.code === "no-easier-step") return { code: "rest-and-ask" };
   if (reason.code === "next-step-closed") return { ...reason, reason: fitReasonFrom(reason.reason) };

@@ -22,12 +22,7 @@ export const listPictures = ({ studioId }: Scope, em: EntityManager, clientId: s
     [studioId, clientId],
   );
 
-export const readPicture = (
-  { studioId }: Scope,
-  em: EntityManager,
-  clientId: string,
-  id: string,
-): Promise<Pick<Picture, "bytes"> | null> =>
+export const readPicture = ({ studioId }: Scope, em: EntityManager, clientId: string, id: string): Promise<Pick<Picture, "bytes"> | null> =>
   isUuid(id) && isUuid(clientId) ? em.findOne(PictureRow, { studioId, clientId, id }) : Promise.resolve(null);
 
 /** A picture taken back: the client's to ask for at any time. Whether there was one. */

@@ -111,7 +111,7 @@ export function PhotoAngles({ onUse }: { onUse: (angles: PhotoAngles) => void })
             {picture.isVideo ? (
               <video src={picture.url} controls muted playsInline />
             ) : (
-              // eslint-disable-next-line @next/next/no-img-element -- from the tablet's memory: there is nothing to optimise
+              // oxlint-disable-next-line nextjs/no-img-element -- from the tablet's memory: there is nothing to optimise
               <img src={picture.url} alt="The client from the side" />
             )}
             <Over $isVideo={picture.isVideo} onClick={tap} data-testid="picture">

@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useState } from "react";
+import { useEffect, useState, useSyncExternalStore } from "react";
 import styled from "styled-components";
 import { CONSENT_VERSION, type HomeTold } from "../../core/record/home-told";
 import type { Side } from "../../core/mechanics/channels";
@@ -50,10 +50,17 @@ const duesOf = (exercise: HomeExercise): Due[] =>
   exercise.sides.flatMap(({ side, setCount, repetitions }) => Array.from({ length: setCount }, () => ({ exercise, side, repetitions })));
 
 const localDay = (at: Date): string => at.toLocaleDateString("sv-SE");
+const never = () => () => undefined;
+/** The phone's day; the studio's until the page has been drawn as the studio sent it. */
+const usePhoneDay = (sentDay: string): string =>
+  useSyncExternalStore(
+    never,
+    () => localDay(new Date()),
+    () => sentDay,
+  );
 /** Sets of today by what the studio has and what is only on the phone yet; what was taken back is none. */
-function doneToday(page: HomePage, fresh: readonly KeptEntry[]): { id: string; line: string; side: Side | null }[] {
+function doneToday(page: HomePage, fresh: readonly KeptEntry[], today: string): { id: string; line: string; side: Side | null }[] {
   const undone = fresh.flatMap(({ told }) => (told.kind === "undone" ? [told.entryId] : []));
-  const today = localDay(new Date());
   const here = fresh.flatMap(({ id, at, told }) =>
     told.kind === "set" && localDay(new Date(at)) === today ? [{ id, line: told.line, side: told.side }] : [],
   );
@@ -91,6 +98,7 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
   useEffect(() => {
     window.scrollTo(0, 0); // what it returns is no way to undo it
   }, [open, isListing, left]);
+  const today = usePhoneDay(page.today);
   // what the studio had when it made this page is in the page; a sign that was cleared or a morning of yesterday is not told again
   const fresh = entries.filter(({ id, refused: why }) => why === null && !page.toldIds.includes(id));
   const said = <K extends HomeTold["kind"]>(kind: K): Extract<HomeTold, { kind: K }>[] =>
@@ -100,7 +108,7 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
 
   const signs = [...said("sign").map(({ sign }) => sign), ...said("morning").flatMap((morning) => morning.signs)];
   const isClosed = page.isClosed || signs.length > 0;
-  const done = doneToday(page, fresh);
+  const done = doneToday(page, fresh, today);
   const countOf = (line: string, side: Side | null): number => done.filter((set) => set.line === line && set.side === side).length;
   /** The set that comes next of an exercise; the first again where it is done several times a day. */
   const nextOf = (exercise: HomeExercise): { due: Due; number: number; isAgain: boolean } | null => {
@@ -176,9 +184,7 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
           <MorningAsked asked={page.asked} asksBelly={page.asksBelly} onTold={tell} onSigns={tellSigns} />
         ) : (
           <>
-            {page.today !== localDay(new Date()) && (
-              <p role="status">This page is of {dayText(page.today)}. Open it with a connection for today’s.</p>
-            )}
+            {page.today !== today && <p role="status">This page is of {dayText(page.today)}. Open it with a connection for today’s.</p>}
             {said("morning").length > 0 && <p role="status">Thank you. Your trainer sees it before your next visit.</p>}
             <Part aria-label="Today at home">
               <h2>Today at home</h2>
