@@ -110,9 +110,25 @@ export const painsFrom = (
     painScore: Math.min(10, Math.ceil(usualScoreOn(record, complaintId, day)) + than),
   }));
 
+const MORNING_WAITED_DAYS = 2;
 /** The answer to the morning after a day, where it was told for no session: at most two days later. */
 export const morningAfterHome = ({ responses }: Pick<ClientRecord, "responses">, day: Day): ResponseFact | null =>
-  responses.find((each) => each.day > day && each.day <= dayAfter(day, 2)) ?? null;
+  responses.find((each) => each.day > day && each.day <= dayAfter(day, MORNING_WAITED_DAYS)) ?? null;
+/** Whether the morning after a day at home was told, or is waited for no longer. */
+export const isMorningSettled = (record: Pick<ClientRecord, "responses">, day: Day, today: Day): boolean =>
+  morningAfterHome(record, day) !== null || day < dayAfter(today, -MORNING_WAITED_DAYS);
+
+/** What was done at home and is looked at now, a day at a time, and of each day one exercise and side at a time. */
+export function lookedAt(homeSets: readonly HomeSet[], entryIds: readonly string[]): { day: Day; items: HomeSet[][] }[] {
+  const sets = homeSets.filter(({ id, isLooked }) => !isLooked && entryIds.includes(id));
+  const days = new Map<Day, Map<string, HomeSet[]>>();
+  for (const set of sets.toSorted((a, b) => a.day.localeCompare(b.day))) {
+    const ofDay = days.get(set.day) ?? new Map<string, HomeSet[]>();
+    const key = `${set.line} ${set.side ?? ""}`;
+    days.set(set.day, ofDay.set(key, [...(ofDay.get(key) ?? []), set]));
+  }
+  return [...days].map(([day, ofDay]) => ({ day, items: [...ofDay.values()] }));
+}
 
 /** The set the sheet has for a line and side: what a phone says of it is not taken on trust. */
 export function plannedAtHome(

@@ -1,50 +1,21 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
-import { type Finding, isUnlikely, latestOf, protocolOf, sidesOf } from "../../core/assess/finding";
-import { closedBy } from "../../core/assess/pick";
+import { type Finding, latestOf } from "../../core/assess/finding";
 import { calmSeatRow } from "../../core/catalogue/calm-seat";
 import { variationById } from "../../core/catalogue/catalogue";
-import { seatRefusal } from "../../core/fit/calm-seat";
 import type { Day } from "../../core/day";
 import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
 import type { LimitedBy } from "../../core/limits/complaint";
 import type { Side } from "../../core/mechanics/channels";
-import { openWarningsOf, planOf } from "../../core/record/derive";
-import type { ClientRecord } from "../../core/record/record";
+import { planOf } from "../../core/record/derive";
+import { calmSeatRefusal, findingRefusal } from "../../core/record/keep";
 import { subjectOf } from "../../core/record/subject";
-import { screenGate } from "../../core/screen/screen";
 import { addFinding } from "../repos/client.repo";
 import { appendFloorEvents } from "../repos/floor.repo";
 import type { Scope } from "../scope";
 import { recordCalmPose } from "./calibrate";
-import { type Refusal, refuse, type Taken, withRecord } from "./load";
+import { refuse, type Taken, withRecord } from "./load";
 import { keepRung, openSession } from "./plan";
-
-const WHOLE_NUMBERS = ["count", "score", "choice"];
-
-const CLOSED_CODE = { gate: "screen-before-effort", limit: "blocked-by-limit", phase: "too-early-for-one-leg" } as const;
-
-/**
- * Why a result is not kept, or nothing: a value that cannot be, one that is hardly believed until it is confirmed,
- * anything that tires before the questions on Screen are answered, anything that a limit forbids.
- */
-function refusalOf(record: ClientRecord, { protocol: id, side, value, day }: Finding, isConfirmed: boolean, today: Day): Refusal | null {
-  const protocol = protocolOf(id);
-  if (!protocol || !sidesOf(protocol).includes(side)) return { code: "no-such-protocol" };
-  const { min, max, quantity } = protocol;
-  if (!(value >= min && value <= max) || (WHOLE_NUMBERS.includes(quantity) && !Number.isInteger(value)))
-    return { code: "value-out-of-range", min, max };
-  if (day > today) return { code: "day-wrong", condition: "finding", problem: "day.future" };
-  const signs = openWarningsOf(record).map(({ sign }) => sign);
-  const closed = closedBy(protocol, {
-    gate: screenGate(record.screen, today, signs).state,
-    limits: record.limits,
-    screen: record.screen,
-    today,
-  });
-  if (closed) return { code: CLOSED_CODE[closed.by] };
-  return !isConfirmed && isUnlikely(protocol, value) ? { code: "value-unlikely" } : null;
-}
 
 /** One result kept: sent twice, it is one. */
 export const keepFinding = (
@@ -56,7 +27,7 @@ export const keepFinding = (
   today: Day,
 ): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
-    const refusal = refusalOf(record, finding, isConfirmed, today);
+    const refusal = findingRefusal(record, finding, isConfirmed, today);
     if (refusal) return refuse(refusal);
     if (!record.findings.some(({ id }) => id === finding.id)) await addFinding(scope, em, clientId, finding);
     return { ok: true };
@@ -83,10 +54,11 @@ export const keepCalmSeat = (
     const subject = subjectOf(record);
     if (!subject) return refuse({ code: "no-body" });
     const finding: Finding = { id, day: today, protocol: CALM_SEAT, side, value: heightM, setUp: {}, note: "" };
-    const refusal = refusalOf(record, finding, true, today);
+    const refusal = findingRefusal(record, finding, true, today);
     if (refusal) return refuse(refusal);
     if (record.findings.some((each) => each.id === id)) return { ok: true };
-    if (seatRefusal({ ...subject, leadSide: side }, record.limits, heightM, today)) return refuse({ code: "blocked-by-limit" });
+    const past = calmSeatRefusal(record, { ...subject, leadSide: side }, heightM, today);
+    if (past) return refuse(past);
     const share = latestOf(record.findings, "weight-share", side);
     const isMeasured = share?.day === today && share.setUp.standIn === undefined; // another day's is another day's, a pretended one none
     const taken = await recordCalmPose(scope, em, clientId, {

@@ -1,12 +1,21 @@
 import { toCalendarDate, parseAbsolute } from "@internationalized/date";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
-import { type Day, dayAfter } from "../../core/day";
+import type { Day } from "../../core/day";
 import { judgePlace } from "../../core/fit/tread";
 import { fitContextOf } from "../../core/record/derive";
 import type { FloorEventBody } from "../../core/floor/events";
 import { CONSENT_VERSION, type HomeEntry, type HomeTold } from "../../core/record/home-told";
-import { homeDay, homeLine, type HomeSet, morningAfterHome, painsFrom, plannedAtHome } from "../../core/record/home";
+import {
+  homeDay,
+  homeLine,
+  type HomeSet,
+  isMorningSettled,
+  lookedAt,
+  morningAfterHome,
+  painsFrom,
+  plannedAtHome,
+} from "../../core/record/home";
 import type { ClientRecord } from "../../core/record/record";
 import { HomeEntryRow, HomeLookRow } from "../around-entities";
 import { appendFloorEvents } from "../repos/floor.repo";
@@ -115,28 +124,15 @@ async function takeMorning(
   return taken.ok;
 }
 
-const MORNING_WAITED_DAYS = 2;
-/** Sets of one side of one exercise, of one day. */
-const sameLine = (a: HomeSet, b: HomeSet): boolean => a.line === b.line && a.side === b.side;
-
 /**
  * The trainer has looked at what was done at home: each day becomes a session at home, its exercises lines of their own,
  * and goes through the same gate. The answer to the morning after, told for no session, is that session's.
  */
 export const lookAtHome = (scope: Scope, em: EntityManager, clientId: string, entryIds: readonly string[], today: Day): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
-    const sets = record.homeSets.filter(({ id, isLooked }) => !isLooked && entryIds.includes(id));
-    if (sets.length === 0) return refuse({ code: "no-such-set" });
-    const days = [...new Set(sets.map(({ day }) => day))].toSorted();
-    for (const day of days)
-      await sessionAtHome(
-        scope,
-        em,
-        record,
-        day,
-        sets.filter((set) => set.day === day),
-        today,
-      );
+    const looked = lookedAt(record.homeSets, entryIds);
+    if (looked.length === 0) return refuse({ code: "no-such-set" });
+    for (const { day, items } of looked) await sessionAtHome(scope, em, record, day, items, today);
     return { ok: true };
   });
 
@@ -145,25 +141,22 @@ async function sessionAtHome(
   em: EntityManager,
   record: ClientRecord,
   day: Day,
-  sets: readonly HomeSet[],
+  done: readonly HomeSet[][],
   today: Day,
 ): Promise<void> {
   const { id: clientId } = record.client;
   const items: (NewItem & { itemId: string; sets: HomeSet[] })[] = [];
-  for (const set of sets) {
-    const known = items.find((item) => item.sets[0] && sameLine(item.sets[0], set));
-    if (known) {
-      known.sets.push(set);
-      continue;
-    }
-    const context = fitContextOf(record, today, set.side ?? undefined, "home");
+  for (const sets of done) {
+    const [set] = sets;
+    const context = set && fitContextOf(record, today, set.side ?? undefined, "home");
     if (!context) continue;
     const side = set.side ?? context.subject.leadSide;
     const opened = { place: set.place, side, dose: set.dose, line: homeLine(set.line), part: null, inTurn: false };
     const kept = await keptItem(scope, em, record, opened, judgePlace(context, set.place), day);
-    items.push({ ...kept, itemId: uuidFromName("item", set.id), sets: [set] });
+    items.push({ ...kept, itemId: uuidFromName("item", set.id), sets });
   }
   const sessionId = await startSession(scope, em, clientId, { day, place: "home", items });
+  const sets = done.flat();
   const bodies = items.flatMap(({ itemId, sets: own }) => own.flatMap((set) => bodiesOf(itemId, set)));
   const told = [...bodies, { at: sets.at(-1)?.at ?? new Date().toISOString(), name: sessionId, body: { kind: "session-ended" } as const }];
   const events = told.map(({ at, name, body }, sequence) => ({
@@ -180,8 +173,8 @@ async function sessionAtHome(
   const row = { ...stamp(scope), clientId, day, entryIds: sets.map(({ id }) => id), sessionId };
   await em.insert(HomeLookRow, row);
   await audit(scope, em, "looked", "home_look", row.id);
-  // small daily doses mostly hold: only what wants a word is left for one; a morning that may still be told is waited for
-  if (answer || day < dayAfter(today, -MORNING_WAITED_DAYS)) await decideHolds(scope, em, clientId, sessionId, today);
+  // small daily doses mostly hold: only what wants a word is left for one
+  if (isMorningSettled(record, day, today)) await decideHolds(scope, em, clientId, sessionId, today);
 }
 
 function bodiesOf(itemId: string, set: HomeSet): { at: string; name: string; body: FloorEventBody }[] {

@@ -1,7 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { OwnProblem } from "../../core/catalogue/own";
 import type { CeilingChannelId } from "../../core/mechanics/channels";
-import type { ScreenQuestion } from "../../core/screen/screen";
+import type { KeepRefusal } from "../../core/record/keep";
 import type { MessageProblem } from "../../core/record/message";
 import type { ClientRecord } from "../../core/record/record";
 import { loadRecord } from "../repos/record.repo";
@@ -19,15 +19,10 @@ export type Refusal =
         | "only-a-lead"
         | "the-last-lead"
         | "no-such-member"
-        | "no-body"
-        | "no-plan"
-        | "no-such-session"
         | "no-such-set"
         | "no-such-warning"
         | "no-such-limit"
         | "no-such-complaint"
-        | "already-decided"
-        | "newer-first"
         | "already-there"
         | "closed-needs-note"
         | "gate-needs-note"
@@ -45,24 +40,14 @@ export type Refusal =
         | "no-proposal"
         | "measure-again"
         | "seat-out-of-reach"
-        | "blocked-by-limit"
-        | "retired"
         | "another-is-open"
         | "taken-before";
     }
-  | { code: "setting-out-of-range"; lever: string; min: number; max: number }
-  | { code: "unknown-lever"; lever: string }
-  | { code: "warning-open"; day: string }
-  | { code: "plan-forbidden"; name: string }
+  | KeepRefusal
   | { code: "school-barred"; axisId: string; positionId: string }
   | { code: "value-out-of-range"; min: number; max: number }
   | { code: "day-wrong"; condition: string; problem: string }
-  | { code: "screen-missing"; missing: readonly ScreenQuestion[] }
-  | { code: "refer-first"; because: readonly string[] }
   | { code: "nothing-asked"; channel: CeilingChannelId }
-  | { code: "pose-impossible"; reason: string }
-  | { code: "rest-broken"; day: string }
-  | { code: "overrule-refused"; reason: string }
   | { code: "message"; wrong: MessageProblem }
   | { code: "import-refused"; why: "no-client" | "another-client" | "column" | "fact" | "unread"; where: string }
   | { code: "own-row"; name: string; ownProblem: OwnProblem };

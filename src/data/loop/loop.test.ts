@@ -162,8 +162,10 @@ describe("the loop on the database", () => {
         ),
       );
     };
-    expect(await keep(0.55, "she insists")).toMatchObject({ refusal: { code: "blocked-by-limit" } });
-    expect(await keep(0.55, "she insists", "2026-11-20")).toMatchObject({ refusal: { code: "blocked-by-limit" } }); // past its date: ask
+    expect(await keep(0.55, "she insists")).toMatchObject({ refusal: { code: "forbidden", limit: { owner: { name: "surgeon" } } } });
+    expect(await keep(0.55, "she insists", "2026-11-20")).toMatchObject({
+      refusal: { code: "forbidden", limit: { owner: { name: "surgeon" } } },
+    }); // past its date: ask
     expect(await keep(0.61, "")).toEqual({ ok: true });
     expect(await keep(0.6, "")).toMatchObject({ refusal: { code: "gate-needs-note" } }); // harder than the gate said
     expect(await keep(0.6, "her own stool")).toEqual({ ok: true });
@@ -196,9 +198,9 @@ describe("the loop on the database", () => {
     const harder: Omit<Limit, "id" | "lift"> = { ...limit, rule: { kind: "most", channel: "kneeFlexion", most: 40 } };
     await inTest(orm, studio.scope, (em) => addLimit(studio.scope, em, studio.clientId, harder));
     expect(await decide(studio, id, "2026-10-07", holding)).toMatchObject({ ok: false, refusal: { reason: "limit-blocks" } });
-    expect(await inTest(orm, studio.scope, (em) => openSession(studio.scope, em, studio.clientId, "2026-10-08"))).toEqual({
+    expect(await inTest(orm, studio.scope, (em) => openSession(studio.scope, em, studio.clientId, "2026-10-08"))).toMatchObject({
       ok: false,
-      refusal: { code: "plan-forbidden", name: "Raised sit-to-stand" },
+      refusal: { code: "forbidden", name: "Raised sit-to-stand", forbids: { code: "over-limit", most: 40 } },
     });
     const harderId = (await recordOf(orm, studio)).limits[0]?.id ?? "";
     const taken = { kind: "mistake", by: "Dana", role: "trainer", day: "2026-10-07", reason: "other client" } as const;

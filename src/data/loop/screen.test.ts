@@ -45,7 +45,10 @@ describe("no session is built", () => {
     await openTestSession(orm, studio, "2026-10-05");
     await answer(studio, { conditions: [{ id: "knee-replacement", side: "right", day: "2026-08-01" }] });
     await answer(studio, { clearance: cleared("2026-10-01") });
-    expect(await open(studio)).toEqual({ ok: false, refusal: { code: "plan-forbidden", name: "Box squat with a pole" } });
+    expect(await open(studio)).toMatchObject({
+      ok: false,
+      refusal: { code: "forbidden", name: "Box squat with a pole", forbids: { code: "not-for" } },
+    });
   });
 });
 

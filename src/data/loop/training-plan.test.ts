@@ -191,7 +191,7 @@ describe("a session of the programme", () => {
     await inTest(orm, studio.scope, (em) => addLimit(studio.scope, em, studio.clientId, limit));
     const count = async () => (await recordOf(orm, studio)).rungs.length;
     const before = await count();
-    expect(await open(studio)).toMatchObject({ ok: false, refusal: { code: "plan-forbidden" } });
+    expect(await open(studio)).toMatchObject({ ok: false, refusal: { code: "forbidden" } });
     expect(await count()).toBe(before);
     expect((await recordOf(orm, studio)).sessions).toEqual([]);
   });

@@ -161,15 +161,18 @@ export function buildsText(useFraction: number): string {
   return `about ${count === 1 ? "one build" : `${count} builds`} away`;
 }
 
+/** What would end a limit. */
+export function endText(limit: Limit): string {
+  if (limit.rule.kind === "rows") return "another answer under Screen, or the measure that the rule waits for";
+  if (isMeasuredLimit(limit)) return "more range measured";
+  return `${ownerText(limit)} lifting it${limit.untilDay ? `, or ${dayText(limit.untilDay)}` : ""}`;
+}
+
 /** The other side of a reason: what would have to change for it to be otherwise. Null for what only asks to be kept in mind. */
 export function otherwiseText(reason: FitReason, limits: readonly Limit[]): string | null {
   const lifted = (limitId: string): string => {
     const limit = limits.find(({ id }) => id === limitId);
-    if (!limit) return "that limit lifted";
-    if (limit.rule.kind === "rows") return "another answer under Screen, or the measure that the rule waits for";
-    return isMeasuredLimit(limit)
-      ? "more range measured"
-      : `${ownerText(limit)} lifting it${limit.untilDay ? `, or ${dayText(limit.untilDay)}` : ""}`;
+    return limit ? endText(limit) : "that limit lifted";
   };
   switch (reason.code) {
     case "over-limit":

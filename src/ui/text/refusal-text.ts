@@ -4,7 +4,10 @@ import type { OwnProblem } from "../../core/catalogue/own";
 import type { LeverId } from "../../core/templates/lever";
 import { dayText } from "./day-text";
 import { channelName } from "./channel-text";
-import { poseFailureText } from "./fit-text";
+import type { FitReason } from "../../core/fit/fit-reason";
+import type { Limit } from "../../core/limits/limit";
+import { endText, fitReasonText, otherwiseText, poseFailureText } from "./fit-text";
+import { limitRuleText, ownerText } from "./limit-text";
 import type { MessageProblem } from "../../core/record/message";
 import { messageProblemText } from "./message-text";
 import { ownProblemText } from "./own-text";
@@ -50,7 +53,6 @@ const PLAIN: Readonly<Record<string, string>> = {
   "no-proposal": "No raise is proposed any more. Reload to see why.",
   "measure-again": "These angles cannot all be right for this seat: the weight would be outside the foot. Measure again.",
   "seat-out-of-reach": "This seat is higher or lower than the hips can be.",
-  "blocked-by-limit": "A limit does not allow this. It can be lifted under Limits by whoever owns it.",
   retired: "This row is no longer in the catalogue: choose another.",
   "taken-before": "What you sent first did arrive. Look at it before you send something else: reload this page.",
   "another-is-open": "Another session of that day is under way. End it first.",
@@ -78,7 +80,7 @@ interface Refused {
   min?: number;
   max?: number;
   channel?: string;
-  name?: string;
+  name?: string | null;
   condition?: string;
   problem?: string;
   ownProblem?: OwnProblem;
@@ -86,7 +88,10 @@ interface Refused {
   why?: string;
   where?: string;
   day?: string;
+  forbids?: FitReason | null;
+  limit?: Limit | null;
 }
+const NOT_ALLOWED = "A limit does not allow this. It can be lifted under Limits by whoever owns it.";
 const DAY_OF: Readonly<Record<string, string>> = {
   clearance: "The clearance",
   injection: "The injection",
@@ -109,7 +114,9 @@ export function refusalText(
     channel,
     condition = "",
     problem = "",
-    name = "",
+    name,
+    forbids,
+    limit,
     axisId = "",
     positionId = "",
     ownProblem,
@@ -123,8 +130,15 @@ export function refusalText(
   switch (code) {
     case "warning-open":
       return "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
-    case "plan-forbidden":
-      return `A limit no longer allows ${name.toLowerCase()} as it is planned: ease it on Fit and keep it, or leave it out today.`;
+    case "forbidden": {
+      if (!forbids)
+        return limit
+          ? `${limitRuleText(limit.rule, limit.side, units)}, ${ownerText(limit)}. Otherwise with ${endText(limit)}.`
+          : NOT_ALLOWED;
+      const limits = limit ? [limit] : [];
+      const said = [fitReasonText(forbids, limits, units), otherwiseText(forbids, limits) ?? ""].join(" ").trim();
+      return name ? `${name}. ${said}` : said;
+    }
     case "school-barred":
       return `${axisName(axisId)}, ${positionName(axisId, positionId)}: this is held for healthy athletes and is not chosen for who has a complaint or a condition.`;
     case "screen-missing":
@@ -143,7 +157,7 @@ export function refusalText(
     case "import-refused":
       return `${IMPORT_WHY[why] ?? "It cannot be read"} (${where}). Nothing of this client was taken.`;
     case "own-row":
-      return ownProblem ? `${name}: ${ownProblemText(ownProblem)}` : "This row cannot be kept.";
+      return ownProblem ? `${name ?? ""}: ${ownProblemText(ownProblem)}` : "This row cannot be kept.";
     case "nothing-asked":
       return `This set-up asks nothing of the ${channelName(channel as CeilingChannelId).toLowerCase()}, so it can set no ceiling on it. Measure one that does.`;
     case "setting-out-of-range": {

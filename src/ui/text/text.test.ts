@@ -191,7 +191,7 @@ const REASONS: readonly DecisionReason[] = [
 test.each(REASONS)("a decision's reason is a sentence: $code", (reason) => isPlain(decisionReasonText(reason, LIMITS, "imperial")));
 
 test("refusals and problems are said in the trainer's words", () => {
-  for (const code of ["no-plan", "closed-needs-note", "blocked-by-limit", "warning-open", "something-else"]) isPlain(refusalText({ code }));
+  for (const code of ["no-plan", "closed-needs-note", "forbidden", "warning-open", "something-else"]) isPlain(refusalText({ code }));
   isPlain(refusalText({ code: "pose-impossible", reason: "falls-backward" }));
   isPlain(refusalText({ code: "overrule-refused", reason: "limit-blocks" }));
   expect(issueText({ path: "heightM", code: "number.max", limit: 2.2 })).toBe("Stature is at most 2.2.");
