@@ -11,6 +11,7 @@ const config = {
     "!**/*.fixture.ts",
     "!**/*.data.ts",
   ],
+  tsconfigFile: "none", // nothing in it to rewrite, and the compiler no longer answers to scripts
   coverageAnalysis: "perTest",
   ignoreStatic: true,
   concurrency: 2,
