@@ -46,3 +46,57 @@ test("both knees are measured when both are: one leg's seat opens nothing that l
   await openClient(page, "Birthe Lund", "Fit");
   await expect(unmeasured).toBeHidden();
 });
+
+const daysAgo = (days: number): string[] => {
+  const date = new Date(Date.now() - days * 86_400_000);
+  const two = (value: number): string => String(value).padStart(2, "0");
+  return [two(date.getUTCDate()), two(date.getUTCMonth() + 1), String(date.getUTCFullYear())];
+};
+async function typeDay(page: Trainer, group: ReturnType<Trainer["locator"]>, days: number): Promise<void> {
+  await group.getByRole("spinbutton").first().click();
+  for (const part of daysAgo(days)) await page.keyboard.type(part);
+}
+
+test("a replaced knee that does not hurt asks for its measure, and is walked from the questions to the first set", async ({
+  trainer: page,
+}) => {
+  await addClient(page, "Gerda Ros", () => page.getByText("Nothing hurts", { exact: true }).click());
+  await page.getByRole("button", { name: "None of these" }).first().click();
+  const known = page.getByRole("region", { name: "What is known of joints, back, heart and pregnancy?" });
+  await known.getByText("Knee replaced", { exact: true }).click();
+  await known.getByText("Right", { exact: true }).click();
+  await typeDay(
+    page,
+    known
+      .getByRole("group")
+      .filter({ has: page.getByRole("spinbutton") })
+      .first(),
+    150,
+  );
+  await known.getByRole("button", { name: "Keep these" }).click();
+  await page.getByText("No", { exact: true }).click();
+  await page.getByRole("button", { name: "Keep the answer" }).click();
+  await page.getByText("Yes, and cleared", { exact: true }).click();
+  await page.getByRole("textbox", { name: "By whom" }).fill("Dr Holm");
+  await page.getByRole("button", { name: /Their role$/ }).click();
+  await page.getByRole("option", { name: "Surgeon" }).click();
+  await typeDay(page, page.getByRole("group", { name: "When they said it" }), 3);
+  await page.getByRole("button", { name: "Keep the answer" }).click();
+  await expect(page.getByRole("status", { name: "Where it stands" })).toContainText("A session may be built.");
+
+  // nothing hurts, and the condition alone asks for a measure all the same
+  await openClient(page, "Gerda Ros", "Fit");
+  await expect(page.getByText("Not measured: no ceiling yet.", { exact: false }).first()).toBeVisible();
+  await expect(page.getByText("Open today", { exact: true })).toBeHidden();
+  await page.getByRole("link", { name: "one calm seat" }).click();
+  await keepSeat(page, "Right");
+  await openClient(page, "Gerda Ros", "Fit");
+  await expect(page.getByText("Open today", { exact: true })).toBeVisible();
+  await page.getByRole("button", { name: /^Keep/ }).click();
+  await page.getByRole("button", { name: "Start the session" }).click();
+  await page.getByRole("button", { name: /^Pain 0/ }).click();
+  await page.getByText("No", { exact: true }).click();
+  await page.getByRole("button", { name: "As planned" }).click();
+  await page.getByText("Done already").click();
+  await expect(page.getByRole("table", { name: "Sets" }).locator("tbody tr")).not.toHaveCount(0);
+});
