@@ -100,3 +100,56 @@ test("a replaced knee that does not hurt asks for its measure, and is walked fro
   await page.getByText("Done already").click();
   await expect(page.getByRole("table", { name: "Sets" }).locator("tbody tr")).not.toHaveCount(0);
 });
+
+test("pain of ten asks to stop first, and what an ease changes is felt", async ({ trainer: page }) => {
+  await openClient(page, "Ansel Birk", "Floor");
+  await page.getByRole("button", { name: "Start the session" }).click();
+  await page
+    .getByRole("button", { name: /^Pain 1/ })
+    .first()
+    .click();
+  await page.getByText("No", { exact: true }).click();
+  await page.getByRole("button", { name: "As planned" }).click();
+  await page.getByRole("button", { name: /^Start/ }).click();
+  await page
+    .getByRole("group", { name: /^Pain during this set/ })
+    .getByRole("button", { name: /^Pain 10\b/ })
+    .click();
+  const what = page.getByRole("alertdialog", { name: "What now" });
+  await expect(what.getByRole("button").first()).toHaveText("Stop this exercise for today");
+  const ease = (await what.getByRole("button", { name: /^Ease/ }).innerText()).match(/(\d+) cm → (\d+) cm/) ?? [];
+  expect(Number(ease[2]) - Number(ease[1])).toBeGreaterThan(1);
+  await what.getByRole("button", { name: "Stop this exercise for today" }).click();
+  await expect(page.getByRole("group", { name: "Exercises" }).getByRole("button").first()).toContainText("stopped");
+});
+
+test("what the sheet prints for home is open at home on Fit, and a weight that one leg may bear closes what needs more", async ({
+  trainer: page,
+}) => {
+  await openClient(page, "Runa Skov", "Plan");
+  await page.getByRole("link", { name: "Home sheet" }).click();
+  await expect(page.getByRole("article")).toContainText("Raised sit-to-stand");
+  const seat = (await page.getByRole("article").innerText()).match(/seat (\d+) cm/)?.[0] ?? "nothing";
+  await openClient(page, "Runa Skov", "Fit");
+  await page.getByRole("button", { name: /the studio/ }).click();
+  await page.getByRole("option", { name: "home" }).click();
+  const row = page.getByRole("region", { name: "Open today" }).getByText("Raised sit-to-stand");
+  await expect(row).toBeVisible();
+  await expect(page.getByRole("region", { name: "Open today" })).toContainText(seat);
+
+  await openClient(page, "Runa Skov", "Limits");
+  await page.getByRole("button", { name: "Add a limit" }).click();
+  await page.getByRole("button", { name: /What is limited$/ }).click();
+  await page.getByRole("option", { name: /weight on one leg/i }).click();
+  await page.getByRole("textbox", { name: /^At most/ }).fill("50");
+  await page.getByText("Left", { exact: true }).click();
+  await page.getByRole("textbox", { name: "Name or role" }).fill("Hip surgeon");
+  await page.getByRole("button", { name: "Add the limit" }).click();
+  await expect(page.getByRole("region", { name: "Limits in force" })).toContainText(
+    "Left weight on one leg to 50% of body weight, Hip surgeon",
+  );
+  await openClient(page, "Runa Skov", "Fit");
+  await page.getByText("Step", { exact: true }).click();
+  await page.getByRole("button", { name: /Why Upright low step-up, buttock first is closed/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("Hip surgeon allows 50% of body weight");
+});
