@@ -20,6 +20,11 @@ test("a set is counted in by three, sounds at each phase in the order it is done
   expect(beatsBetween(dose(1, 3, 0, 2), "rise", 0, 99).map(({ kind }) => kind)).toEqual(["rise", "lower", "end"]);
 });
 
+test("a piece ends before its last moment, and looks no further", () => {
+  expect(beatsBetween(dose(200), "lower", 0, 6).map(({ atS }) => atS)).toEqual([0, 3, 4]);
+  expect(beatsBetween(dose(200), "lower", 6, 9).map(({ atS, kind }) => `${atS} ${kind}`)).toEqual(["6 lower"]);
+});
+
 test("looked at in any pieces it is the same beats, none twice and none left out", () => {
   let pieces = 0;
   fc.assert(

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import type { Dose } from "../catalogue/variation";
-import { doseS, placeInMovement, settingOfSet, tempoMoment, tryDose } from "./dose";
+import { doseS, isTimed, placeInMovement, settingOfSet, tempoMoment, tryDose } from "./dose";
 
 const DOSE: Dose = { setCount: 3, repetitionsLow: 8, repetitionsHigh: 12, tempo: { lowerS: 3, pauseS: 1, riseS: 2 }, restS: 90 };
 
@@ -24,6 +24,23 @@ test("a phase of no length is skipped", () => {
 
 test("what rises first is counted from the rise", () => {
   expect([0, 2.5, 3.5].map((s) => tempoMoment(DOSE, "rise", s).phase)).toEqual(["rise", "pause", "lower"]);
+});
+
+test("one long repetition goes by its seconds, and what is counted otherwise does not", () => {
+  const hold = (pauseS: number, more: Partial<Dose> = {}) =>
+    isTimed({ ...DOSE, repetitionsHigh: 1, tempo: { lowerS: 0, pauseS, riseS: 0 }, ...more });
+  expect([hold(4.9), hold(5), hold(60)]).toEqual([false, true, true]);
+  expect([hold(60, { repetitionsHigh: 2 }), hold(60, { counts: "rounds" })]).toEqual([false, false]);
+});
+
+test("a tempo without length is no tempo; after its last phase a repetition is over", () => {
+  expect(tempoMoment({ tempo: { lowerS: 3, pauseS: 1, riseS: 2 } }, "lower", 5)).toMatchObject({
+    phase: "rise",
+    phaseFraction: 0.5,
+    leftS: 1,
+  });
+  expect(tempoMoment({ tempo: { lowerS: 3, pauseS: 0, riseS: 0 } }, "lower", 2.9999999)).toMatchObject({ phase: "lower" });
+  expect(() => tempoMoment({ tempo: { lowerS: 0, pauseS: 0, riseS: 0 } }, "lower", 1)).toThrow("a tempo without length");
 });
 
 test("a try is one set, and never more than the fewest repetitions", () => {

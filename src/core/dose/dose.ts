@@ -62,13 +62,14 @@ export function tempoMoment(dose: Pick<Dose, "tempo">, startsBy: Variation["star
   const lengthS = repetitionS(dose);
   const repetitions = Math.floor(elapsedS / lengthS);
   const insideS = elapsedS - repetitions * lengthS;
-  let [fromS, now] = [0, phasesOf(dose, startsBy).findLast((each) => each.lengthS > 0)];
-  for (const each of phasesOf(dose, startsBy)) {
+  if (!(lengthS > 0)) throw new RangeError("a tempo without length");
+  const phases = phasesOf(dose, startsBy);
+  let [fromS, now] = [0, phases[0]];
+  for (const each of phases) {
     now = each;
     if (insideS < fromS + each.lengthS) break;
     fromS += each.lengthS;
   }
-  if (!now) throw new RangeError("a tempo without length");
   const leftS = fromS + now.lengthS - insideS;
   return { repetitions, phase: now.phase, leftS: Math.ceil(leftS), phaseFraction: (insideS - fromS) / now.lengthS };
 }

@@ -1,5 +1,5 @@
 import type { Dose, Variation } from "../catalogue/variation";
-import { positionOf, type School } from "../school/school";
+import type { School } from "../school/school";
 import { isTimed } from "./dose";
 import { tempoFrom } from "./tempo";
 
@@ -57,7 +57,7 @@ export function proposedDose(
 ): ProposedDose {
   const given = BY_PURPOSE[purpose];
   const reasons: DoseReason[] = [{ code: "purpose", purpose }];
-  const left = LEFT_BY_EFFORT[positionOf(school, "effort")?.id ?? ""] ?? 3;
+  const left = LEFT_BY_EFFORT[school.positions["effort"] ?? ""] ?? 3;
   // rounds, lengths and holds are never turned into repetitions: such a row keeps its own figures
   if (row.dose.counts || isTimed(row.dose)) {
     const setCount = isFirst ? 1 : row.dose.setCount;
@@ -76,7 +76,7 @@ export function proposedDose(
   const own: [number, number] = [row.dose.repetitionsLow, row.dose.repetitionsHigh];
   const [low, high] = given.workS === undefined ? meet(given.repetitions, own) : [1, 1];
   if (given.workS === undefined && low >= own[0] && high <= own[1]) reasons.push({ code: "rows-own-figures" });
-  const byFeel = isFirst && positionOf(school, "sets")?.id === "by-feel";
+  const byFeel = isFirst && school.positions["sets"] === "by-feel";
   if (isFirst) reasons.push({ code: "first-time" });
   if (byFeel) reasons.push({ code: "school", axisId: "sets" });
   const tempo =

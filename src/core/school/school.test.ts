@@ -94,6 +94,17 @@ describe("a school", () => {
   });
 });
 
+test("pain is bounded as its position says, and by the client's own number before it", () => {
+  const most = (pain: string) => schoolOf({ preset: "mainstream", positions: { pain } }).painLimitScore;
+  expect(["none", "settles", "controlled"].map(most)).toEqual([0, 3, 4]);
+  expect(schoolOf({ preset: "mainstream", positions: { pain: "none" }, numbers: { painLimitScore: 2 } }).painLimitScore).toBe(2);
+  expect(schoolOf({ preset: "mainstream", positions: { "height-or-load": "height-first" } }).buildOrder).toEqual([
+    "support",
+    "range",
+    "load",
+  ]);
+});
+
 describe("cues by school", () => {
   const told = (preset: PresetId, id: string) => cuesOf(schoolOf({ preset }), variationById(id));
   test("come first, and what says otherwise is left unsaid", () => {
@@ -103,6 +114,15 @@ describe("cues by school", () => {
     const leaning = (preset: PresetId): boolean => told(preset, "step-up-rail").some((cue) => cue.startsWith("Lean a little, weight"));
     expect(variationById("step-up-rail").cues.some((cue) => cue.startsWith("Lean a little, weight"))).toBe(true);
     expect(leaning("knee-forward")).toBe(false); // its school has the knee travel instead
+  });
+  test("are a position's own on the rows it speaks of, and no other's", () => {
+    const step = variationById("low-step-up");
+    const others = SCHOOL_CUES.filter(
+      ({ axisId, positionId, codes }) => DEFAULT_SCHOOL.positions[axisId] !== positionId || !codes.includes(step.code),
+    );
+    const said = cuesOf(DEFAULT_SCHOOL, step);
+    expect(others.length).toBeGreaterThan(10);
+    for (const { cue } of others) if (!step.cues.includes(cue)) expect(said).not.toContain(cue);
   });
   test("name rows and positions that there are, and every row keeps a cue", () => {
     for (const { axisId, positionId, codes } of SCHOOL_CUES) {

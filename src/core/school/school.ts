@@ -151,10 +151,8 @@ const leavingsOf = (positions: Positions): Leaving[] =>
   });
 /** How much pain a position allows during a set, of ten; a number chosen for the client goes before it. */
 const PAIN_LIMITS: Readonly<Record<string, number>> = { none: 0, settles: 3, controlled: 4 };
-const ORDERS: Readonly<Record<string, readonly LeverKind[]>> = {
-  "height-first": ["support", "range", "load"],
-  "load-first": ["support", "load", "range"],
-};
+const HEIGHT_FIRST: readonly LeverKind[] = ["support", "range", "load"];
+const LOAD_FIRST: readonly LeverKind[] = ["support", "load", "range"];
 
 /** A school whole, from what a trainer chose of it. Positions that no axis has are left as the preset holds them. */
 export function schoolOf({
@@ -176,7 +174,7 @@ export function schoolOf({
     painLimitScore: PAIN_LIMITS[held["pain"] ?? ""] ?? USUAL.painLimitScore,
     ...ownNumbers,
     ...numbers,
-    buildOrder: ORDERS[held["height-or-load"] ?? ""] ?? ["support", "range", "load"],
+    buildOrder: held["height-or-load"] === "load-first" ? LOAD_FIRST : HEIGHT_FIRST,
     leavings: leavingsOf(held),
   };
 }
@@ -218,6 +216,6 @@ export const differencesOf = (a: School, b: School): { axisId: AxisId; a: string
 /** What the client is told on a row: the school's words first, then the row's own that do not say otherwise. */
 export function cuesOf({ positions }: Pick<School, "positions">, { code, cues }: { code: string; cues: readonly string[] }): string[] {
   const own = SCHOOL_CUES.filter(({ axisId, positionId, codes }) => positions[axisId] === positionId && codes.includes(code));
-  const givesWay = (cue: string): boolean => own.some(({ insteadOf = [] }) => insteadOf.some((word) => cue.toLowerCase().includes(word)));
+  const givesWay = (cue: string): boolean => own.some(({ insteadOf }) => insteadOf?.some((word) => cue.toLowerCase().includes(word)));
   return [...own.map(({ cue }) => cue), ...cues.filter((cue) => !givesWay(cue))];
 }
