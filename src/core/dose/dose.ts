@@ -63,9 +63,8 @@ export function tempoMoment(dose: Pick<Dose, "tempo">, startsBy: Variation["star
   const repetitions = Math.floor(elapsedS / lengthS);
   const insideS = elapsedS - repetitions * lengthS;
   if (!(lengthS > 0)) throw new RangeError("a tempo without length");
-  const phases = phasesOf(dose, startsBy);
-  let [fromS, now] = [0, phases[0]];
-  for (const each of phases) {
+  let [fromS, now] = [0, { phase: startsBy as TempoPhase, lengthS }];
+  for (const each of phasesOf(dose, startsBy)) {
     now = each;
     if (insideS < fromS + each.lengthS) break;
     fromS += each.lengthS;
