@@ -57,11 +57,11 @@ export interface ComplaintAnswer {
 export function classedMorning(
   answers: readonly ComplaintAnswer[],
   { newSwelling, hasSign }: { newSwelling: boolean; hasSign: boolean },
-): ComplaintAnswer & { class: MorningClass } {
+): { painScore: number | null; usualScore: number | null; class: MorningClass } {
   const each = answers.map((answer) => ({ ...answer, class: morningClass(answer.painScore, newSwelling, answer.usualScore) }));
   const worst = each.toSorted((a, b) => b.painScore - b.usualScore - (a.painScore - a.usualScore))[0];
   const found = each.length > 0 ? worstClass(each.map((answer) => answer.class)) : newSwelling ? "flare" : "calm";
-  return { painScore: worst?.painScore ?? 0, usualScore: worst?.usualScore ?? 0, class: hasSign ? neverCalm(found) : found };
+  return { painScore: worst?.painScore ?? null, usualScore: worst?.usualScore ?? null, class: hasSign ? neverCalm(found) : found };
 }
 /** What a sign makes of a morning, at the least. */
 export const neverCalm = (found: MorningClass): MorningClass => worstClass([found, "noticed"]);

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { morningClass, usualPainScore, worstClass } from "./morning";
+import { classedMorning, isMorningAfter, morningClass, neverCalm, usualPainScore, worstClass } from "./morning";
 import { openWarnings, type Warning } from "./warning";
 
 const warning = (sourceId: string, sign: string, at: string): Warning => ({ sourceId, sign, day: at.slice(0, 10), at });
@@ -34,6 +34,27 @@ describe("a morning", () => {
     expect(worstClass(["calm", "calm"])).toBe("calm");
     expect(worstClass([])).toBe("noticed");
   });
+  test("of several complaints is told by the one furthest above its own usual", () => {
+    const [knee, back] = [
+      { painScore: 4, usualScore: 4 },
+      { painScore: 3, usualScore: 1 },
+    ];
+    expect(classedMorning([knee, back], { newSwelling: false, hasSign: false })).toEqual({ ...back, class: "flare" });
+    expect(classedMorning([knee], { newSwelling: false, hasSign: false })).toEqual({ ...knee, class: "calm" });
+    expect(classedMorning([knee], { newSwelling: true, hasSign: false })).toEqual({ ...knee, class: "flare" });
+  });
+  test("of a client whom nothing hurts is what was said of swelling, and no pain was told", () => {
+    const told = { painScore: null, usualScore: null };
+    expect(classedMorning([], { newSwelling: false, hasSign: false })).toEqual({ ...told, class: "calm" });
+    expect(classedMorning([], { newSwelling: true, hasSign: false })).toEqual({ ...told, class: "flare" });
+  });
+  test("with a sign in it is never calm, and no better than it was", () => {
+    const knee = { painScore: 1, usualScore: 1 };
+    expect(classedMorning([knee], { newSwelling: false, hasSign: true }).class).toBe("noticed");
+    expect((["calm", "noticed", "flare"] as const).map(neverCalm)).toEqual(["noticed", "noticed", "flare"]);
+  });
+  test("answers the day before it and no other", () =>
+    expect(["2026-10-06", "2026-10-07", "2026-10-08"].map((day) => isMorningAfter("2026-10-06", day))).toEqual([false, true, false]));
   test("has as usual the median of the last fourteen, or the baseline before five", () => {
     expect(usualPainScore([9, 9, 9, 9], 2)).toBe(2);
     expect(usualPainScore([1, 2, 3, 4, 5], 2)).toBe(3);

@@ -184,9 +184,9 @@ export interface ResponseFact extends Morning {
   id: string;
   sessionId: string | null;
   day: Day;
-  /** Of the complaint that answered worst. */
-  painScore: number;
-  usualScore: number;
+  /** Of the complaint that answered worst; null where nothing hurts, and no pain was asked. */
+  painScore: number | null;
+  usualScore: number | null;
   warningSigns: readonly string[];
   class: MorningClass;
 }

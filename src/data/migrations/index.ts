@@ -27,6 +27,7 @@ import { Migration0025 } from "./migration-0025";
 import { Migration0026 } from "./migration-0026";
 import { Migration0027 } from "./migration-0027";
 import { Migration0028 } from "./migration-0028";
+import { Migration0029 } from "./migration-0029";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -57,4 +58,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0026", class: Migration0026 },
   { name: "migration-0027", class: Migration0027 },
   { name: "migration-0028", class: Migration0028 },
+  { name: "migration-0029", class: Migration0029 },
 ];

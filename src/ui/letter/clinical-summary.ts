@@ -39,7 +39,9 @@ export function clinicalSummary(record: ClientRecord, letters: ClinicalSummary["
     : [];
   const pains = responses
     .slice(-LAST_MORNINGS)
-    .map(({ id, day, painScore }): Observed => ({ id, day, kind: "pain", value: painScore, unit: "{score}" }));
+    .flatMap(({ id, day, painScore }): Observed[] =>
+      painScore === null ? [] : [{ id, day, kind: "pain", value: painScore, unit: "{score}" }],
+    );
   const measured = PROTOCOLS.flatMap((protocol): Observed[] => {
     const { quantity, id } = protocol;
     if (quantity === "choice") return [];

@@ -98,8 +98,10 @@ function response({ responses }: ClientRecord, since: Day): string {
   const told = responses.filter(({ day, sessionId }) => day >= since && sessionId !== null);
   if (told.length === 0) return "No morning after a session has been told in this time.";
   const count = (answer: "calm" | "noticed" | "flare"): number => told.filter((each) => each.class === answer).length;
-  const scores = told.map(({ painScore }) => painScore).toSorted((a, b) => a - b);
-  return `Mornings after: ${count("calm")} calm, ${count("noticed")} noticed, ${count("flare")} flared, of ${told.length}. Pain the next morning: median ${scores[Math.floor(scores.length / 2)]}, highest ${scores.at(-1)} of 10.`;
+  const scores = told.flatMap(({ painScore }) => painScore ?? []).toSorted((a, b) => a - b);
+  const answers = `Mornings after: ${count("calm")} calm, ${count("noticed")} noticed, ${count("flare")} flared, of ${told.length}.`;
+  const pain = `Pain the next morning: median ${scores[Math.floor(scores.length / 2)]}, highest ${scores.at(-1)} of 10.`;
+  return scores.length > 0 ? `${answers} ${pain}` : answers;
 }
 
 function incidents(record: ClientRecord, since: Day): string {

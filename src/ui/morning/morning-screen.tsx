@@ -40,10 +40,10 @@ const timeText = ({ repetitions, workedS }: Pick<SessionFact["sets"][number], "r
   workedS ? secondsText(workedS) : repetitions > 0 ? "the whole time" : "not the whole time";
 
 /** What was said of it; of a client whom nothing hurts no pain was asked, and none is told. */
-function answerText({ pains, painScore, usualScore, newSwelling, underRelief }: ResponseFact): string {
+function answerText({ painScore, usualScore, newSwelling, underRelief }: ResponseFact): string {
   const told = [
-    ...(pains.length > 0 ? [`pain ${painScore}, usual ${usualScore}`] : []),
-    newSwelling ? "more swollen than usual" : pains.length > 0 ? "" : "not more swollen than usual",
+    ...(painScore === null ? [] : [`pain ${painScore}, usual ${usualScore}`]),
+    newSwelling ? "more swollen than usual" : painScore === null ? "not more swollen than usual" : "",
     underRelief ? "under more pain relief than usual" : "",
   ].filter(Boolean);
   return `${capital(told.join(", "))}.`;

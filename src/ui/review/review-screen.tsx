@@ -6,6 +6,7 @@ import styled from "styled-components";
 import type { Pattern } from "../../core/catalogue/variation";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Limit } from "../../core/limits/limit";
+import type { ResponseFact } from "../../core/record/record";
 import type { LeverId } from "../../core/templates/lever";
 import { PatternTabs } from "../fit/pattern-tabs";
 import { Button } from "../kit/button";
@@ -13,6 +14,7 @@ import { Card, Columns, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { dayText } from "../text/day-text";
 import { decisionReasonText, moveText, responseText } from "../text/decision-text";
 import { changeText, leverName, leverValueText } from "../text/lever-text";
+import { capital } from "../text/words";
 import { color } from "../theme/tokens";
 import { END_NAMES } from "../text/floor-text";
 import { Ask } from "../kit/why";
@@ -163,9 +165,13 @@ function OpenedSession({ session: { items, response } }: { session: CorrectableS
             </ul>
           </div>
         ))}
-      <p>{response ? `Pain ${response.painScore} next morning, ${responseText[response.class]}.` : "The morning after is not known."}</p>
+      <p>{response ? morningAfterText(response) : "The morning after is not known."}</p>
     </Stack>
   );
+}
+
+function morningAfterText({ painScore, class: answer }: ResponseFact): string {
+  return painScore === null ? `${capital(responseText[answer])} next morning.` : `Pain ${painScore} next morning, ${responseText[answer]}.`;
 }
 
 /** What was done, how the joint answered, and what was decided and why. */
