@@ -134,8 +134,8 @@ export const INVARIANTS: Readonly<Record<string, Invariant>> = {
     if (fromVariationId || sets || mixed) return false;
     return levers.every(({ lever, from, to }) => Math.abs(to - from) < context.kit.felt[lever] - SLACK);
   }),
-  "a raise proposed from a present that is not quiet": ({ record, day }) => {
-    const context = fitContextOf(record, day);
+  "a raise proposed from a present that is not quiet": ({ record, day, item }) => {
+    const context = fitContextOf(record, day, plannedOf(record, item)?.rung.side); // as the gate asked it
     if (!context) return false;
     return learntOfAll(record, context).some(({ proposal, doses }) => {
       if (proposal.move !== "raise") return false;

@@ -3,6 +3,7 @@ import { variationById } from "../catalogue/catalogue";
 import { type Ceiling, ceilingsFromCalmPose, currentCeilings } from "../limits/ceiling";
 import { CHANNELS_OF_SITE } from "../limits/complaint";
 import type { Day } from "../day";
+import { onceByName, oncePer } from "../once";
 import type { CeilingFact, ClientRecord } from "./record";
 import { bodyMeasureAt, postureOf } from "./subject";
 
@@ -23,10 +24,14 @@ function valueToday(record: ClientRecord, { channel, side, calmPoseId, raisedBy 
 }
 
 /** The ceilings that count today, and those that nothing can be compared with any more: shown, never dropped. */
-export function ceilingsToday(
-  record: ClientRecord,
-  today: Day,
-): { usable: CeilingFact[]; unusable: { ceiling: Ceiling; reason: string }[] } {
+export const ceilingsToday = (record: ClientRecord, today: Day): CeilingsToday => onDays(record)(today, () => readOn(record, today));
+export interface CeilingsToday {
+  usable: CeilingFact[];
+  unusable: { ceiling: Ceiling; reason: string }[];
+}
+/** The same for either leg that leads, and so is what was learnt of them. */
+const onDays = oncePer((_: ClientRecord) => onceByName<CeilingsToday>());
+function readOn(record: ClientRecord, today: Day): CeilingsToday {
   const [usable, unusable]: [CeilingFact[], { ceiling: Ceiling; reason: string }[]] = [[], []];
   for (const ceiling of currentCeilings(record.ceilings, today)) {
     const pose = record.calmPoses.find(({ id }) => id === ceiling.calmPoseId);

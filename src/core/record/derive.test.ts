@@ -573,9 +573,9 @@ describe("history", () => {
     expect(calmLoads(record({ rungs: [goblet(8)], responses: noticed }))).toEqual({});
   });
   test("knows how far bends went calmly, by their low end", () => {
-    const range = ownRange(record({ rungs: [rung("rung-1", { setting: { seatHeightM: 0.5, shareFraction: 0.5 } })] }), subject(record()));
+    const range = ownRange(record({ rungs: [rung("rung-1", { setting: { seatHeightM: 0.5, shareFraction: 0.5 } })] }));
     expect(range.kneeFlexion).toBeGreaterThan(90);
-    expect(ownRange(record({ responses: [] }), subject(record()))).toEqual({});
+    expect(ownRange(record({ responses: [] }))).toEqual({});
   });
   test("an item's outcome is its own sets", () => {
     const session = doneSession("s1", "2026-10-06", { sets: [doneSet("item-s1", 0), doneSet("other", 0)] });

@@ -20,6 +20,7 @@ import { injectionDays } from "../screen/screen";
 import { blockWeek } from "../week/week";
 import type { ClientRecord, ItemFact, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
 import { painLimitOf } from "./school";
+import { subjectOf } from "./subject";
 
 export const responseTo = ({ responses }: Pick<ClientRecord, "responses">, { id }: Pick<SessionFact, "id">): ResponseFact | null =>
   responses.findLast(({ sessionId }) => sessionId === id) ?? null;
@@ -262,8 +263,10 @@ export const calmRows = (record: ClientRecord): string[] => [
 ];
 
 /** Bends further than the guard rails: those measured on this client, and those that were calm. */
-export function ownRange(record: ClientRecord, subject: Subject): Partial<Record<RailChannelId, number>> {
+export const ownRange = oncePer((record: ClientRecord): Partial<Record<RailChannelId, number>> => {
   const most = measuredRange(record.findings);
+  const subject = subjectOf(record);
+  if (!subject) return most;
   const calm = donesAsPrescribed(record).flatMap(({ session, rung }) => (isCalm(record, session) ? [rung] : []));
   for (const rung of new Map(calm.map((each) => [each.id, each])).values()) {
     const asked = ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: RAIL_CHANNELS });
@@ -274,7 +277,7 @@ export function ownRange(record: ClientRecord, subject: Subject): Partial<Record
     }
   }
   return most;
-}
+});
 
 /** Weeks from a day on, counted from 1, in which a morning was not calm. */
 export const painfulWeeks = ({ responses }: Pick<ClientRecord, "responses">, from: Day): number[] => [
