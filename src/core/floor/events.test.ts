@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import type { LeverChange } from "../fit/tread";
 import { describe, expect, test } from "vitest";
+import { variationById } from "../catalogue/catalogue";
 import {
   asksAtOnce,
   doseLeft,
@@ -81,6 +82,52 @@ describe("a session's events", () => {
   });
   test("a correction that overtakes its set still lands on it", () => {
     expect(floorState([...SESSION].reverse()).sets[0]?.repetitions).toBe(11);
+  });
+  test("begin with nothing: what nobody did is not there", () =>
+    expect(floorState([])).toEqual({
+      checkIn: null,
+      moves: [],
+      added: [],
+      ordered: null,
+      compared: [],
+      wentOn: [],
+      stoppedItemIds: [],
+      skippedItemIds: [],
+      warnings: [],
+      endedAt: null,
+      effortScore: null,
+      sets: [],
+    }));
+  test("keep what the check-in said, and read what it did not say as unsaid", () => {
+    const said = { painScore: 3, newSwelling: true, choice: "as-planned" } as const;
+    expect(floorState([event({ kind: "checked-in", ...said }, 0)]).checkIn).toEqual({
+      ...said,
+      underRelief: false,
+      satLong: false,
+      reason: "",
+    });
+    const more = { ...said, underRelief: true, satLong: true, reason: "she insists" };
+    expect(floorState([event({ kind: "checked-in", ...more }, 0)]).checkIn).toEqual(more);
+    expect(floorState([eased(1)]).moves[0]).toMatchObject({ by: "ease", reason: "", dose: null });
+  });
+  test("an exercise left for today is left until it is taken up again, and no other with it", () => {
+    const left = (itemId: string, second: number) => event({ kind: "item-skipped", itemId }, second);
+    const events = [left("x", 1), left("y", 2), left("x", 3)];
+    expect(floorState(events).skippedItemIds).toEqual(["y", "x"]);
+    expect(floorState([...events, event({ kind: "item-resumed", itemId: "x" }, 4)]).skippedItemIds).toEqual(["y"]);
+  });
+  test("two exercises added on the floor are two, the order by hand is kept, and what was compared", () => {
+    const add = (itemId: string, second: number) =>
+      event({ kind: "item-added", itemId, place: EASED, side: "left", dose: variationById("goblet-squat").dose }, second);
+    const state = floorState([
+      add("p", 1),
+      add("q", 2),
+      event({ kind: "items-ordered", itemIds: ["q", "p"] }, 3),
+      event({ kind: "compared", itemId: "p", cues: ["heel", "toe"], lighter: 1 }, 4),
+    ]);
+    expect(state.added.map(({ itemId }) => itemId)).toEqual(["p", "q"]);
+    expect(state.ordered).toEqual(["q", "p"]);
+    expect(state.compared).toEqual([{ itemId: "p", cues: ["heel", "toe"], lighter: 1 }]);
   });
   test("an undone ease leaves the set-up as planned", () => {
     const ease = SESSION[3];

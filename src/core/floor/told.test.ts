@@ -106,9 +106,12 @@ describe("what follows for the next set", () => {
     expect(lever("middle", variationById("box-squat-pole"))).toBe("handForceN");
     expect(lever("top", variationById("goblet-squat"))).toBe("loadKg");
     expect(lever("bottom", { ...row, levers: [] })).toBeNull();
+    const only = (...levers: string[]) => ({ ...row, levers: row.levers.filter(({ lever: each }) => levers.includes(each)) });
+    expect(lever("middle", only("seatHeightM"))).toBe("seatHeightM"); // no hands: the next thing that helps
   });
   test("felt in what it trains well is right; elsewhere gets the school's cue; a ridge is said first", () => {
     expect(hintsOf({ ...UNTOLD, feltIn: "quads" }, row, "cue")).toEqual([{ code: "felt-right" }]);
+    expect(hintsOf({ ...UNTOLD, feltIn: "calf" }, row, "cue")).toEqual([{ code: "felt-elsewhere", cue: "cue" }]);
     expect(hintsOf({ ...UNTOLD, feltIn: "elsewhere" }, row, "cue")).toEqual([{ code: "felt-elsewhere", cue: "cue" }]);
     expect(hintsOf({ ...UNTOLD, belly: "ridge", hurtsAt: "top" }, row, null)[0]).toEqual({ code: "belly-ridge" });
     expect(hintsOf(UNTOLD, row, "cue")).toEqual([]);
@@ -146,6 +149,30 @@ describe("what is told to a clinician", () => {
       { itemId: null, signs: ["faint"], done: "session-ended" },
     ]);
     expect(flags(set("a"))).toEqual([]);
+  });
+  test("counts the sets of its own exercise up to it, and says what was done after it alone", () => {
+    const easing = (itemId: string, by?: "set-up") =>
+      event({ kind: "eased", itemId, levers: [], to: planned, setCount: null, ...(by ? { by } : {}) });
+    const red = { endedBy: "sharp" } as const;
+    const told = flags(set("x", { itemId: "other" }), set("a"), set("b", red), set("c"), event({ kind: "session-ended" }));
+    expect(told).toMatchObject([{ itemId: "i", setNumber: 2, signs: [], done: "session-ended" }]);
+    expect(flags(easing("i"), set("b", red))).toMatchObject([{ done: "still-open" }]); // eased before it
+    expect(flags(set("b", red), easing("other"))).toMatchObject([{ done: "still-open" }]);
+    expect(flags(set("b", red), easing("i", "set-up"))).toMatchObject([{ done: "still-open" }]);
+    expect(flags(set("b", red), easing("i"))).toMatchObject([{ done: "eased" }]);
+  });
+  test("a move of another exercise moved nothing here", () => {
+    const other = event({ kind: "eased", itemId: "other", levers: [], to: { variationId: "other", setting: {} }, setCount: null });
+    expect(flags(other, set("a", { endedBy: "sharp" }))).toMatchObject([{ place: { variationId: planned.variationId } }]);
+  });
+  test("a sign stands with the last set that was no sharp one, and with that alone", () => {
+    const sign = event({ kind: "warning-sign", sign: "spreading-pain" });
+    const told = flags(set("a", { endedBy: "spreading" }), set("b", { endedBy: "belly" }), set("c", { endedBy: "sharp" }), sign);
+    expect(told.map(({ signs }) => signs.length > 0)).toEqual([false, true, false]);
+  });
+  test("a sign with no set says whether the session goes on", () => {
+    const faint = event({ kind: "warning-sign", sign: "faint" });
+    expect(flags(set("a"), faint)).toMatchObject([{ signs: ["faint"], done: "still-open" }]);
   });
   test("takes the row it had been eased to by then, not the one after", () => {
     const eased = (variationId: string): FloorEvent =>
