@@ -1,25 +1,32 @@
 import { describe, expect, test } from "vitest";
-import { variationByCode } from "../catalogue/catalogue";
+import { CATALOGUE, variationByCode } from "../catalogue/catalogue";
+import { traitsOfRow } from "../catalogue/traits";
+import type { Variation } from "../catalogue/variation";
 import { dayAfter } from "../day";
 import { isBinding, type Limit, limitState } from "../limits/limit";
 import { CONDITION_IDS, CONDITION_KINDS } from "./conditions.data";
 import { type BackSign, FURTHER_QUESTIONS } from "./further.data";
 import { SCREEN_RULES } from "./rules.data";
 import {
+  asksBelly,
   carefulFrom,
   conditionsOf,
   furtherQuestions,
+  injectionDays,
+  isScreenLimit,
   clocksOf,
   dayProblem,
   namedJoints,
   type OwnCondition,
   ruleLimits,
+  rulesClosing,
   rulesOn,
   SCREEN_QUESTIONS,
   type ScreenAnswers,
   screenGate,
   sidesInDoubt,
   soonOf,
+  withPart,
 } from "./screen";
 
 const TODAY = "2026-11-26";
@@ -295,4 +302,85 @@ test("joints that conditions name, each on its side", () => {
     { id: "heart", side: "both", day: null },
   ] as const;
   expect(namedJoints({ conditions })).toEqual([{ condition: "knee-replacement", site: "knee", side: "left" }]);
+});
+
+test("an injection that was told of stays told, once each, whatever is answered later", () => {
+  const told = (injectionDay: string | null, ...earlierInjectionDays: string[]): ScreenAnswers => ({
+    medicines: { kinds: [], injectionDay, ...(earlierInjectionDays.length > 0 ? { earlierInjectionDays } : {}) },
+  });
+  expect(injectionDays({})).toEqual([]);
+  expect(injectionDays(told(null))).toEqual([]);
+  expect(injectionDays(told("2026-03-01", "2026-01-01", "2026-03-01"))).toEqual(["2026-01-01", "2026-03-01"]);
+  const later = withPart(told("2026-01-01"), told("2026-03-01"));
+  expect(injectionDays(later)).toEqual(["2026-01-01", "2026-03-01"]);
+  expect(withPart(told("2026-03-01"), told("2026-03-01"))).toEqual(told("2026-03-01")); // the same again is the same
+  expect(injectionDays(withPart(later, told(null)))).toEqual(["2026-01-01", "2026-03-01"]);
+});
+
+test("a part said anew replaces that part alone", () => {
+  const before: ScreenAnswers = { ...NONE, medicines: { kinds: [], injectionDay: "2026-01-01" } };
+  const activity = { active: true, monthsActive: 3 };
+  expect(withPart(before, { activity })).toEqual({ ...before, activity });
+});
+
+test("an implied condition is on both sides, from the day it was said; a known one keeps its own day", () => {
+  const back = { day: "2026-11-20", signs: ["bending"] } as const;
+  expect(conditionsOf({ back })).toEqual([own("back-bend", "2026-11-20")]);
+  expect(conditionsOf({ back, conditions: [own("falls")] })).toEqual([own("falls"), own("back-bend", "2026-11-20")]);
+  expect(conditionsOf({ back, conditions: [own("back-bend", "2025-01-01")] })).toEqual([own("back-bend", "2025-01-01")]);
+  expect(conditionsOf({ medicines: { kinds: ["blunts-heart-rate"], injectionDay: null } })).toEqual([own("heart-rate-medicine")]);
+});
+
+test("what follows from a rule is known by its name, its side and its owner, and by whom it was set aside", () => {
+  const answers: ScreenAnswers = { conditions: [own("knee-replacement", null, "left")] };
+  const [limit] = ruleLimits(answers, never);
+  if (!limit) throw new Error("no rule");
+  expect(isScreenLimit(limit)).toBe(true);
+  expect(isScreenLimit({ id: "4b1f rule " })).toBe(false);
+  expect(limit).toMatchObject({ side: "left", owner: { kind: "rule", name: limit.owner.name }, lift: null });
+  const setAside = [{ ruleId: limit.owner.name, side: "left" as const, by: "Dana", reason: "danced all summer", day: TODAY }];
+  expect(ruleLimits({ ...answers, setAside }, never)[0]?.lift).toEqual({
+    kind: "lifted",
+    by: "Dana",
+    role: "trainer",
+    day: TODAY,
+    reason: "danced all summer",
+  });
+});
+
+test("the rules that close a row are those of the condition, by its code or by what it is", () => {
+  const closing = (code: string, condition: string) => rulesClosing(variationByCode(code) as Variation, condition).map(({ id }) => id);
+  const byRows = SCREEN_RULES.find(({ limit }) => limit?.kind === "rows");
+  const byTrait = SCREEN_RULES.find(
+    ({ condition, limit }) => condition === "pregnancy" && limit?.kind === "never" && limit.what === "lying",
+  );
+  if (byRows?.limit?.kind !== "rows" || !byTrait) throw new Error("no such rules");
+  const [code = ""] = byRows.limit.codes;
+  expect(closing(code, byRows.condition)).toContain(byRows.id);
+  expect(closing(code, "no such condition")).toEqual([]);
+  const lying = CATALOGUE.filter((row) => traitsOfRow(row).includes("lying"));
+  expect(lying.length).toBeGreaterThan(3);
+  for (const row of lying) expect(rulesClosing(row, "pregnancy")).toContain(byTrait);
+  for (const row of CATALOGUE)
+    if (!traitsOfRow(row).includes("lying"))
+      expect([row.code, rulesClosing(row, "pregnancy").includes(byTrait)]).toEqual([row.code, false]);
+});
+
+test("how the belly looks is asked in a pregnancy and after one, beside whatever else is known", () => {
+  expect(asksBelly({})).toBe(false);
+  expect(asksBelly({ conditions: [own("falls")] })).toBe(false);
+  expect(asksBelly({ conditions: [own("falls"), own("pregnancy")] })).toBe(true);
+});
+
+test("a clock starts on the day itself, and not before it", () => {
+  expect(clocksOf({}, TODAY)).toEqual([]);
+  expect(clocksOf({ conditions: [own("ligament-repair", TODAY)] }, TODAY)).toMatchObject([{ weeks: 0 }]);
+  expect(clocksOf({ conditions: [own("ligament-repair", dayAfter(TODAY, 1))] }, TODAY)).toEqual([]);
+});
+
+test("a condition of a joint is doubted by what hurts in that joint alone", () => {
+  const sore = (site: "hip" | "knee" | "low-back") => [{ site, side: "right" as const }];
+  expect(sidesInDoubt([{ id: "hip-replacement", side: "left" }], sore("hip"))).toEqual(["hip-replacement"]);
+  expect(sidesInDoubt([{ id: "hip-replacement", side: "left" }], sore("knee"))).toEqual([]);
+  expect(sidesInDoubt([{ id: "back-spasm", side: "left" }], sore("low-back"))).toEqual([]);
 });

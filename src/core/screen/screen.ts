@@ -152,7 +152,7 @@ export const asksBelly = (answers: ScreenAnswers): boolean => conditionsOf(answe
 /** Open: a session may be built. Missing: something was not asked. Refer: a clinician looks first. Stop: until one has. */
 export type Gate =
   | { state: "open"; verdict: Verdict }
-  | { state: "missing"; missing: readonly [ScreenQuestion, ...ScreenQuestion[]] }
+  | { state: "missing"; missing: readonly ScreenQuestion[] }
   | { state: "refer" | "stop"; verdict: Verdict; because: readonly string[] };
 
 const DAYS_PER_MONTH = 365.25 / 12;
@@ -163,15 +163,14 @@ const DAYS_PER_MONTH = 365.25 / 12;
  */
 export function screenGate(answers: ScreenAnswers, today: Day, openSigns: readonly string[] = answers.signs?.signs ?? []): Gate {
   if (openSigns.length > 0) return { state: "stop", verdict: "stop", because: openSigns };
-  const [first, ...others] = SCREEN_QUESTIONS.filter((question) => answers[question] === undefined);
-  if (first) return { state: "missing", missing: [first, ...others] };
-  const { signs, conditions = [], activity, clearance } = answers;
-  const cleared = clearance?.kind === "cleared" ? clearance : null;
-  if (clearance?.kind === "refused") return { state: "stop", verdict: "stop", because: ["clearance-refused"] };
-  const symptoms = cleared && signs && cleared.day >= signs.day ? [] : (signs?.symptoms ?? []);
+  const { signs, conditions, activity, clearance } = answers;
+  if (!signs || !conditions || !activity || !clearance)
+    return { state: "missing", missing: SCREEN_QUESTIONS.filter((question) => answers[question] === undefined) };
+  if (clearance.kind === "refused") return { state: "stop", verdict: "stop", because: ["clearance-refused"] };
+  const cleared = clearance.kind === "cleared" ? clearance : null;
+  const symptoms = cleared && cleared.day >= signs.day ? [] : signs.symptoms;
   const verdict = preParticipation({
-    active: activity?.active ?? false,
-    monthsActive: activity?.monthsActive ?? 0,
+    ...activity,
     disease: conditions.flatMap(({ id }) => kindOf(id)?.disease ?? []),
     symptoms,
     clearedMonthsAgo: cleared ? Math.floor(daysBetween(cleared.day, today) / DAYS_PER_MONTH) : null,
