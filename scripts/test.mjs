@@ -42,6 +42,7 @@ async function main() {
       await run(bin('tsx'), ['src/data/demo/seed.ts'], env)
       for (let i = 0; i < BROWSERS; i++) await database.fresh(`ponderis_e2e_${i}`, 'ponderis_e2e')
     })
+    await show(bin('vitest'), ['run', '--project', 'demo'], env)
     // named ones run one after another: what must be alone does not wait for all the others first
     const how = specs.length > 0 ? ['--workers=1', '--no-deps', ...specs] : [`--workers=${BROWSERS}`]
     await show(bin('playwright'), ['test', ...how], env)

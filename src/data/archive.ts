@@ -100,6 +100,7 @@ export async function takeArchive(
   if ((client.tables["client_revision"] ?? []).length === 0) return refused("no-client", client.name);
   const before = await archiveOf(scope, em, client.id);
   let [newFacts, otherwise] = [0, 0];
+  await em.execute("set constraints prescription_decision_foreign deferred"); // the two name each other
   for (const table of CLIENT_TABLES) {
     const facts = client.tables[table] ?? [];
     if (facts.some((fact) => "client_id" in fact && fact["client_id"] !== client.id)) return refused("another-client", table);
@@ -108,6 +109,7 @@ export async function takeArchive(
     newFacts += added.newFacts;
     otherwise += added.otherwise;
   }
+  if (!(await isWhole(em))) return refused("fact", "prescription");
   const latestHere = latestDetails(before);
   const latestThere = latestDetails(client);
   const detailsDiffer = before !== null && JSON.stringify(latestHere) !== JSON.stringify(latestThere);
@@ -139,6 +141,18 @@ export async function takeStudioTables(scope: Scope, em: EntityManager, tables: 
     newFacts += added.newFacts;
   }
   return { ok: true, newFacts };
+}
+
+/** Whether every decision that a prescription names has come with it. */
+async function isWhole(em: EntityManager): Promise<boolean> {
+  await em.execute("savepoint whole");
+  try {
+    await em.execute("set constraints prescription_decision_foreign immediate");
+    return true;
+  } catch {
+    await em.execute("rollback to savepoint whole");
+    return false;
+  }
 }
 
 /** Adds the facts of a table that are not here; counts those of the same id that say something else. */

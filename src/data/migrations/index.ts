@@ -28,6 +28,7 @@ import { Migration0026 } from "./migration-0026";
 import { Migration0027 } from "./migration-0027";
 import { Migration0028 } from "./migration-0028";
 import { Migration0029 } from "./migration-0029";
+import { Migration0030 } from "./migration-0030";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -59,4 +60,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0027", class: Migration0027 },
   { name: "migration-0028", class: Migration0028 },
   { name: "migration-0029", class: Migration0029 },
+  { name: "migration-0030", class: Migration0030 },
 ];
