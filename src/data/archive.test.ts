@@ -167,7 +167,9 @@ describe("an archive of one client", () => {
       ["column", withTable("screen", [{ ...first("screen"), "answers); drop table client; --": 1 }])],
       ["fact", withTable("screen", [{ ...first("screen"), day: "no day" }])],
       ["fact", withTable("training_session", [{ ...first("training_session"), id: "x" }])],
-      ["unread", withTable("screen", [{ ...first("screen"), answers: { conditions: 3 } }])],
+      ["fact", withTable("screen", [{ ...first("screen"), answers: { conditions: 3 } }])],
+      ["fact", withTable("response", [{ ...first("response"), pains: 3 }])],
+      ["unread", withTable("calm_pose", [{ ...first("calm_pose"), limited_by: "nowhere" }])],
     ];
     for (const [why, each] of broken) {
       const taken = await inTest(orm, to.scope, async (em) => {

@@ -6,6 +6,7 @@ import {
   type ClientTable,
   type DetailsOf,
   type Fact,
+  type FactProblem,
   type ImportPreview,
   STUDIO_TABLES,
   type Tables,
@@ -14,6 +15,8 @@ import { dayAfter, type Day } from "../core/day";
 import { fitContextOf } from "../core/record/derive";
 import { programmeItems } from "../core/record/programme";
 import { loadRecord } from "./repos/record.repo";
+import { type WordedTemplate, wordingProblem } from "../core/record/message";
+import { factProblem, isLeftOut } from "../schemas/archived-fact.schema";
 import { refuse, type Taken } from "./loop/load";
 import { audit, type Scope, stamp } from "./scope";
 import { ClientRevisionRow } from "./entities";
@@ -100,10 +103,15 @@ export async function takeArchive(
   if ((client.tables["client_revision"] ?? []).length === 0) return refused("no-client", client.name);
   const before = await archiveOf(scope, em, client.id);
   let [newFacts, otherwise] = [0, 0];
+  const leftOut: FactProblem[] = [];
   await em.execute("set constraints prescription_decision_foreign deferred"); // the two name each other
   for (const table of CLIENT_TABLES) {
-    const facts = client.tables[table] ?? [];
-    if (facts.some((fact) => "client_id" in fact && fact["client_id"] !== client.id)) return refused("another-client", table);
+    const told = client.tables[table] ?? [];
+    if (told.some((fact) => "client_id" in fact && fact["client_id"] !== client.id)) return refused("another-client", table);
+    const { facts, problems } = sifted(table, told);
+    const [problem] = problems;
+    if (problem && !isLeftOut(table)) return refused("fact", whereOf(problem));
+    leftOut.push(...problems);
     const added = await addFacts(scope, em, table, facts, before?.tables[table] ?? []);
     if (!added.ok) return added;
     newFacts += added.newFacts;
@@ -127,21 +135,48 @@ export async function takeArchive(
   if (!(await opens(scope, em, client.id, today))) return refused("unread", client.name);
   if (newFacts > 0) await audit(scope, em, "imported", "client", client.id);
   const state = before === null ? "new" : newFacts > 0 ? "more" : "same";
-  return { ok: true, preview: { id: client.id, name: client.name, state, newFacts, otherwise, namesake: count > 0, detailsDiffer } };
+  return {
+    ok: true,
+    preview: { id: client.id, name: client.name, state, newFacts, otherwise, namesake: count > 0, detailsDiffer, leftOut },
+  };
 }
 /** What the studio itself has, taken in the same way. */
-export async function takeStudioTables(scope: Scope, em: EntityManager, tables: Tables): Promise<Taken<{ newFacts: number }>> {
+export async function takeStudioTables(
+  scope: Scope,
+  em: EntityManager,
+  tables: Tables,
+): Promise<Taken<{ newFacts: number; leftOut: FactProblem[] }>> {
   const before = await studioTables(scope, em);
   let newFacts = 0;
+  const leftOut: FactProblem[] = [];
   for (const table of STUDIO_TABLES) {
-    const facts = tables[table] ?? [];
-    if (facts.some((fact) => fact["client_id"] != null)) return refused("another-client", table);
+    const told = tables[table] ?? [];
+    if (told.some((fact) => fact["client_id"] != null)) return refused("another-client", table);
+    const { facts, problems } = sifted(table, told);
+    const [problem] = problems;
+    if (problem && !isLeftOut(table)) return refused("fact", whereOf(problem));
+    leftOut.push(...problems);
     const added = await addFacts(scope, em, table, facts, before[table] ?? []);
     if (!added.ok) return added;
     newFacts += added.newFacts;
   }
-  return { ok: true, newFacts };
+  if (newFacts > 0) await audit(scope, em, "imported", "studio", scope.studioId);
+  return { ok: true, newFacts, leftOut };
 }
+/** What our own forms could have written, and what they could not. */
+function sifted(table: string, told: readonly Fact[]): { facts: Fact[]; problems: FactProblem[] } {
+  const judged = told.map((fact) => ({ fact, problem: factProblem(table, fact) ?? wordsProblem(table, fact) }));
+  return {
+    facts: judged.flatMap(({ fact, problem }) => (problem ? [] : [fact])),
+    problems: judged.flatMap(({ problem }) => problem ?? []),
+  };
+}
+/** Words for messages pass the guard that those typed here pass. */
+function wordsProblem(table: string, { id, template, words }: Fact): FactProblem | null {
+  if (table !== "message_words" || wordingProblem(template as WordedTemplate, String(words)) === null) return null;
+  return { table, id: String(id), path: "words", code: "message.guard" };
+}
+const whereOf = ({ table, id, path }: FactProblem): string => `${table} ${id.slice(0, 40)}${path ? `: ${path}` : ""}`;
 
 /** Whether every decision that a prescription names has come with it. */
 async function isWhole(em: EntityManager): Promise<boolean> {

@@ -75,6 +75,15 @@ export interface ImportPreview {
   namesake: boolean;
   /** The latest name, goal and details differ: a person decides which hold. */
   detailsDiffer: boolean;
+  /** What none of our forms could have written, and nothing stands on: left out, and said. */
+  leftOut: readonly FactProblem[];
+}
+/** A fact that none of our forms could have written: of which table, and what of it cannot be. */
+export interface FactProblem {
+  table: string;
+  id: string;
+  path: string;
+  code: string;
 }
 /** Whose details hold where they differ. */
 export type DetailsOf = "here" | "file";

@@ -6,7 +6,7 @@ import { SHANK_RULES } from "../core/mechanics/standing.types";
 import { bodyMeasureSchema } from "./body.schema";
 import { side, within } from "./fields";
 
-const postureSchema = Joi.alternatives().conditional(".kind", {
+export const postureSchema = Joi.alternatives().conditional(".kind", {
   is: "measured",
   then: Joi.object({
     kind: Joi.string().valid("measured").required(),

@@ -3,7 +3,7 @@ import { MOST_WEEKS_BETWEEN, VISIT_MINUTES, type Visit } from "../core/week/visi
 import { day, text, uuid, within } from "./fields";
 
 const at = Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$/);
-const visit = Joi.object<Visit>({
+export const visitSchema = Joi.object<Visit>({
   id: uuid.required(),
   clientId: uuid.required(),
   day: day.required(),
@@ -30,6 +30,6 @@ export interface VisitChanges {
 }
 export const MOST_VISITS_AT_ONCE = 500;
 export const visitChangesSchema = Joi.object<VisitChanges>({
-  kept: Joi.array().items(visit).max(MOST_VISITS_AT_ONCE).required(),
+  kept: Joi.array().items(visitSchema).max(MOST_VISITS_AT_ONCE).required(),
   ended: Joi.array().items(uuid).max(MOST_VISITS_AT_ONCE).required(),
 });

@@ -69,3 +69,8 @@ export function messageProblem(words: string, channel: Channel, template: Messag
   if (place !== undefined) return { code: "unknown-place", place };
   return template === "page-link" && !words.includes(LINK) ? { code: "no-link" } : null;
 }
+/** The same of a studio's own words for a template, tried where nobody is named; no words at all are as usual. */
+export const wordingProblem = (template: WordedTemplate, words: string): MessageProblem | null =>
+  words === ""
+    ? null
+    : messageProblem(filled(words, { firstName: "", trainerName: "", visit: template === "visit" ? "" : null }), "text", template);

@@ -1,5 +1,13 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { filled, LINK, type Contact, type Message, messageProblem, type OwnWords, type WordedTemplate } from "../../core/record/message";
+import {
+  LINK,
+  type Contact,
+  type Message,
+  messageProblem,
+  type OwnWords,
+  type WordedTemplate,
+  wordingProblem,
+} from "../../core/record/message";
 import { ContactRow, MessageRow, MessageWordsRow } from "../around-entities";
 import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
@@ -31,8 +39,7 @@ export async function ownWords({ studioId }: Scope, em: EntityManager): Promise<
 }
 /** Words for a template from now on; none at all: as usual. What judges, promises or lacks its link is refused now, not when it goes out. */
 export async function keepWords(scope: Scope, em: EntityManager, template: WordedTemplate, words: string): Promise<Taken> {
-  const sample = filled(words, { firstName: "", trainerName: "", visit: template === "visit" ? "" : null });
-  const wrong = words === "" ? null : messageProblem(sample, "text", template);
+  const wrong = wordingProblem(template, words);
   if (wrong) return refuse({ code: "message", wrong });
   const row = { ...stamp(scope), template, words };
   await em.insert(MessageWordsRow, row);

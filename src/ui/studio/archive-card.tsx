@@ -5,13 +5,14 @@ import { Button } from "../kit/button";
 import { CheckField, ChoiceField } from "../kit/fields";
 import { Card, LinkList, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { Ask } from "../kit/why";
+import { leftOutText } from "../text/archive-text";
 import { type ImportLine, useImport } from "./use-import";
 
 function stateText({ preview, problem, isDone }: ImportLine): string {
   if (problem) return problem;
   if (isDone) return "taken in";
   if (!preview) return "";
-  const { state, newFacts, otherwise, namesake } = preview;
+  const { state, newFacts, otherwise, namesake, leftOut } = preview;
   const entries = newFacts === 1 ? "1 entry" : `${newFacts} entries`;
   const what = state === "same" ? "all of it is here already" : state === "new" ? `new here, ${entries}` : `${entries} more than here`;
   const more = [
@@ -22,6 +23,7 @@ function stateText({ preview, problem, isDone }: ImportLine): string {
             : `${otherwise} entries read otherwise here and stay as they are`,
         ]
       : []),
+    ...(leftOut.length > 0 ? [leftOutText(leftOut)] : []),
     ...(namesake ? ["somebody else here has that name"] : []),
   ];
   return [what, ...more].join("; ");
@@ -31,13 +33,13 @@ function stateText({ preview, problem, isDone }: ImportLine): string {
 const rankOf = ({ problem, preview }: ImportLine): number => {
   if (problem) return 0;
   if (!preview) return 3;
-  if (preview.detailsDiffer || preview.otherwise > 0 || preview.namesake) return 1;
+  if (preview.detailsDiffer || preview.otherwise > 0 || preview.namesake || preview.leftOut.length > 0) return 1;
   return preview.state === "same" ? 3 : 2;
 };
 
 /** The studio as a file and back: what is new, more or refused is said before anything is taken. */
 export function ArchiveCard({ isLead }: { isLead: boolean }) {
-  const { state, read, take, stop, leave, change } = useImport();
+  const { state, read, take, stop, leave, change } = useImport(isLead);
   const router = useRouter();
   const { step, lines, problem, through } = state;
   const inOrder = step === "preview" || step === "done" ? lines.toSorted((a, b) => rankOf(a) - rankOf(b)) : lines;

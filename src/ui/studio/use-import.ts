@@ -1,7 +1,7 @@
 "use client";
 import { useRef, useState } from "react";
-import { type Archive, archiveFrom, type ClientArchive, type DetailsOf, type ImportPreview } from "../../formats/archive";
-import { archiveProblemText } from "../text/archive-text";
+import { type Archive, archiveFrom, type ClientArchive, type DetailsOf, type FactProblem, type ImportPreview } from "../../formats/archive";
+import { archiveProblemText, leftOutText } from "../text/archive-text";
 import { refusalText } from "../text/refusal-text";
 
 /** One client of the file, and what became of it or would. */
@@ -22,7 +22,7 @@ export interface ImportState {
 }
 const IDLE: ImportState = { step: "idle", lines: [], problem: null, through: 0 };
 
-type Answer = { ok: true; preview?: ImportPreview } | { ok: false; refusal: { code: string } } | null;
+type Answer = { ok: true; preview?: ImportPreview; leftOut?: readonly FactProblem[] } | { ok: false; refusal: { code: string } } | null;
 async function post(query: string, body: object, signal: AbortSignal): Promise<Answer> {
   const headers = { "content-type": "application/json" };
   const response = await fetch(`/api/import${query}`, { method: "POST", headers, body: JSON.stringify(body), signal }).catch(() => null);
@@ -37,7 +37,7 @@ const problemOf = (answer: Answer): string | null =>
   answer === null ? "The studio does not answer, or this client is larger than it takes." : answer.ok ? null : refusalText(answer.refusal);
 
 /** Reads an archive, says of each client what would become of it, and takes those that are wanted in, one after the other; each whole, and to be stopped between two. */
-export function useImport() {
+export function useImport(isLead: boolean) {
   const [state, setState] = useState<ImportState>(IDLE);
   const studio = useRef<Archive["studio"]>(null);
   const stop = useRef<AbortController | null>(null);
@@ -82,12 +82,15 @@ export function useImport() {
   async function take(): Promise<void> {
     const wanted = state.lines.filter(({ isWanted, problem }) => isWanted && problem === null);
     const { signal } = (stop.current = new AbortController());
-    if (studio.current) {
+    let said: string | null = null;
+    if (studio.current && !isLead) said = "What the studio itself has is its lead's to take in: clients alone were taken.";
+    else if (studio.current) {
       const answer = await post("", { studio: studio.current.tables }, signal);
       if (!answer?.ok) {
         setState({ ...state, problem: problemOf(answer) });
         return;
       }
+      if (answer.leftOut && answer.leftOut.length > 0) said = `Of the studio's own ${leftOutText(answer.leftOut)}.`;
     }
     const taken: ImportLine[] = [];
     const all = await each(wanted, "importing", async (line, control) => {
@@ -99,7 +102,7 @@ export function useImport() {
     setState({
       step: "done",
       lines: all ?? taken,
-      problem: all ? null : "Stopped. Those named here are in, the others are not.",
+      problem: all ? said : "Stopped. Those named here are in, the others are not.",
       through: taken.length,
     });
   }

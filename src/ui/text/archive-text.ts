@@ -1,4 +1,4 @@
-import type { ArchiveProblem } from "../../formats/archive";
+import type { ArchiveProblem, FactProblem } from "../../formats/archive";
 import { unreachable } from "../../core/reasons";
 
 export function archiveProblemText(problem: ArchiveProblem): string {
@@ -15,3 +15,15 @@ export function archiveProblemText(problem: ArchiveProblem): string {
       return unreachable(problem);
   }
 }
+
+const FACT_NAMES: Readonly<Record<string, string>> = {
+  visit: "a visit",
+  training_plan: "a plan",
+  school_choice: "an approach",
+  kit_list: "a list of equipment",
+  own_row: "an exercise of your own",
+  message_words: "words of a message",
+};
+/** "left out, for it cannot be right: a visit (at)" */
+export const leftOutText = (leftOut: readonly FactProblem[]): string =>
+  `left out, for it cannot be right: ${leftOut.map(({ table, path }) => `${FACT_NAMES[table] ?? "an entry"}${path ? ` (${path})` : ""}`).join(", ")}`;

@@ -22,6 +22,7 @@ export async function POST(request: Request): Promise<Response> {
   const body = await readJson(request, bodySizes.mostImportBytes);
   if (!body.ok) return body.answer;
   const { client, studio } = (body.value ?? {}) as { client?: ClientArchive; studio?: Tables };
+  if (!client && by.role !== "lead") return Response.json({ ok: false, refusal: { code: "only-a-lead" } }, { status: 403 });
   const query = new URL(request.url).searchParams;
   const detailsOf: DetailsOf = query.get("details") === "file" ? "file" : "here";
   const isPreview = query.has("preview");

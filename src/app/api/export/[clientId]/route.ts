@@ -1,6 +1,7 @@
 import { validate as isUuid } from "uuid";
 import { archiveOf } from "../../../../data/archive";
-import { readStudio } from "../../../../data/orm";
+import { inStudio, readStudio } from "../../../../data/orm";
+import { audit } from "../../../../data/scope";
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type Archive } from "../../../../formats/archive";
 import { onlyLooks, signedIn } from "../../../../server/session";
 
@@ -12,6 +13,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ cli
   const { clientId } = await params;
   const client = isUuid(clientId) ? await readStudio(by.scope.studioId, (em) => archiveOf(by.scope, em, clientId)) : null;
   if (!client) return new Response(null, { status: 404 });
+  await inStudio(by.scope.studioId, (em) => audit(by.scope, em, "exported", "client", clientId));
   const archive: Archive = {
     format: ARCHIVE_FORMAT,
     version: ARCHIVE_VERSION,

@@ -1,6 +1,7 @@
 import { Readable } from "node:stream";
 import { archiveOf, studioTables } from "../../../../data/archive";
-import { readStudio } from "../../../../data/orm";
+import { inStudio, readStudio } from "../../../../data/orm";
+import { audit } from "../../../../data/scope";
 import { listClients } from "../../../../data/repos/client.repo";
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION } from "../../../../formats/archive";
 import { signedIn } from "../../../../server/session";
@@ -13,6 +14,7 @@ export async function GET(): Promise<Response> {
   const { scope, studioName: name, timeZone, today } = by;
   const { studioId } = scope;
   const [clients, tables] = await readStudio(studioId, async (em) => [await listClients(scope, em, today), await studioTables(scope, em)]);
+  await inStudio(studioId, (em) => audit(scope, em, "exported", "studio", studioId));
   const head = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, madeAt: new Date().toISOString(), studio: { name, timeZone, tables } };
   async function* parts(): AsyncGenerator<string> {
     yield `${JSON.stringify(head).slice(0, -1)},"clients":[`;

@@ -1,0 +1,110 @@
+import Joi from "joi";
+import { uuid } from "./fields";
+import { findingKeys } from "./assess.schema";
+import { kitListSchema } from "./kit.schema";
+import { floorEventSchema } from "./floor.schema";
+import { homeEntrySchema } from "./home.schema";
+import { ruleSchema } from "./limit.schema";
+import { wordsSchema } from "./message.schema";
+import { ownRowSchema } from "./own-row.schema";
+import { parse } from "./parse";
+import { newSchoolSchema } from "./school.schema";
+import { screenAnswersSchema } from "./screen.schema";
+import { morningSchema } from "./plan.schema";
+import { sessionDose, trainingPlanSchema } from "./training-plan.schema";
+import { postureSchema } from "./subject.schema";
+import { visitSchema } from "./visit.schema";
+import type { Fact, FactProblem } from "../formats/archive";
+
+interface Form {
+  schema: Joi.Schema;
+  /** What the form of this table says, out of the fact as it is kept. */
+  told: (fact: Fact) => unknown;
+  /** Nothing else stands on it, and without it nobody is less safe: it is left out and said, and the rest is taken. */
+  isLeftOut?: true;
+}
+const objectOf = (value: unknown): Record<string, unknown> =>
+  typeof value === "object" && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
+const without = (value: unknown, ...keys: string[]): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(objectOf(value)).filter(([key]) => !keys.includes(key)));
+/** As it is stored: the levers by name, and the version they were written in. */
+const storedSetting = Joi.object({ version: Joi.number().integer().required() }).pattern(Joi.string().max(40), Joi.number()).required();
+const place = Joi.object({ variation_id: Joi.string().max(80).required(), setting: storedSetting });
+const placeOf = ({ variation_id, setting }: Fact): unknown => ({ variation_id, setting });
+
+const FORMS: Readonly<Record<string, Form>> = {
+  own_row: { schema: ownRowSchema, told: ({ row }) => row, isLeftOut: true },
+  kit_list: { schema: kitListSchema, told: ({ items }) => ({ items }), isLeftOut: true },
+  message_words: { schema: wordsSchema, told: ({ template, words }) => ({ template, words }), isLeftOut: true },
+  visit: {
+    schema: visitSchema.allow(null),
+    told: ({ visit, visit_id: id, client_id: clientId }) => (visit === null ? null : { ...objectOf(visit), id, clientId }),
+    isLeftOut: true,
+  },
+  training_plan: { schema: trainingPlanSchema, told: ({ plan }) => without(plan, "day", "sequence"), isLeftOut: true },
+  school_choice: {
+    schema: newSchoolSchema,
+    told: ({ preset, positions, numbers, reason }) => ({ preset, positions, numbers, reason }),
+    isLeftOut: true,
+  },
+  finding: {
+    schema: Joi.object(findingKeys),
+    told: ({ day, protocol, side, value, set_up: setUp, note }) => ({ day, protocol, side, value, setUp, note }),
+  },
+  screen: { schema: screenAnswersSchema, told: ({ answers }) => answers },
+  posture_rule: { schema: postureSchema, told: ({ rule }) => rule },
+  client_limit: { schema: ruleSchema, told: ({ rule }) => rule },
+  rung: { schema: place, told: placeOf },
+  calm_pose: { schema: place, told: placeOf },
+  prescription: { schema: sessionDose, told: ({ dose }) => dose },
+  response: {
+    schema: morningSchema,
+    told: ({ session_id, pains, new_swelling, under_relief, told, warning_signs }) => ({
+      sessionId: session_id,
+      pains,
+      newSwelling: new_swelling,
+      underRelief: under_relief,
+      told: without(told, "by"), // whether the client said it themselves is the studio's to know
+      warningSigns: warning_signs,
+    }),
+  },
+  decision: {
+    schema: Joi.object({
+      reasons: Joi.array()
+        .items(Joi.object({ code: Joi.string().max(60).required() }).unknown())
+        .max(60),
+      change: Joi.object({ levers: Joi.array().required() }).unknown().allow(null),
+    }),
+    told: ({ reasons, change }) => ({ reasons, change }),
+  },
+  home_look: { schema: Joi.array().items(uuid), told: ({ entry_ids }) => entry_ids },
+  floor_event: {
+    schema: floorEventSchema,
+    told: ({ id, device_id: deviceId, session_id: sessionId, sequence, occurred_at: occurredAt, payload: body }) => ({
+      id,
+      deviceId,
+      sessionId,
+      sequence,
+      occurredAt,
+      body,
+    }),
+  },
+  home_entry: {
+    schema: homeEntrySchema,
+    // the studio has written the place and the dose of the sheet beside what was told
+    told: ({ id, occurred_at: at, kind, told }) => ({ id, at, told: { kind, ...without(told, "place", "dose") } }),
+  },
+};
+
+/** What of a fact could not have been written here; null where all of it could, or its table has no form of its own. */
+export function factProblem(table: string, fact: Fact): FactProblem | null {
+  const form = FORMS[table];
+  const parsed = form && parse(form.schema.required(), form.told(fact));
+  if (!parsed || parsed.ok) return null;
+  // an exercise that has left the catalogue since is still what was trained
+  const issue = parsed.issues.find(({ code }) => code !== "variation.unknown");
+  return issue ? { table, id: String(fact["id"]), path: issue.path, code: issue.code } : null;
+}
+export const isLeftOut = (table: string): boolean => FORMS[table]?.isLeftOut === true;
+/** Tables whose facts are read by the form that writes them. */
+export const READ_BY_FORM = Object.keys(FORMS);
