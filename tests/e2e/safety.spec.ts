@@ -100,7 +100,7 @@ test("a replaced knee that does not hurt asks for its measure, is walked from th
   await page.getByText("Done already").click();
   await expect(page.getByRole("table", { name: "Sets" }).locator("tbody tr").filter({ hasText: "clean" })).toHaveCount(1);
 
-  // pain of ten in the second: to stop comes first, and what an ease would change is felt
+  // pain of ten in the second: to stop comes first
   await page.getByRole("button", { name: /^(Start|Go on)/ }).click();
   await page
     .getByRole("group", { name: /^Pain during this set/ })
@@ -108,8 +108,6 @@ test("a replaced knee that does not hurt asks for its measure, is walked from th
     .click();
   const what = page.getByRole("alertdialog", { name: "What now" });
   await expect(what.getByRole("button").first()).toHaveText("Stop this exercise for today");
-  const ease = (await what.getByRole("button", { name: /^Ease/ }).innerText()).match(/(\d+) cm → (\d+) cm/) ?? [];
-  expect(Number(ease[2]) - Number(ease[1])).toBeGreaterThan(1);
   await what.getByRole("button", { name: "Stop this exercise for today" }).click();
   await expect(what).toBeHidden();
 });

@@ -1,5 +1,5 @@
 "use client";
-import { useCallback, useEffect, useReducer, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState, useSyncExternalStore } from "react";
 import type { Dose, Variation } from "../../core/catalogue/variation";
 import { steadyMs } from "../outbox/clock";
 import { COUNT_IN_S, toSchedule } from "../../core/dose/beats";
@@ -16,9 +16,19 @@ interface Running {
 
 const keyOf = (sessionId: string): string => `ponderis-running-${sessionId}`;
 
-function readRunning(sessionId: string): Running | null {
-  const kept = typeof sessionStorage === "undefined" ? null : sessionStorage.getItem(keyOf(sessionId)); // none while the server draws
-  return kept ? (JSON.parse(kept) as Running) : null;
+const watchers = new Set<() => void>();
+const watch = (onChange: () => void): (() => void) => {
+  watchers.add(onChange);
+  return () => watchers.delete(onChange);
+};
+/** What this tab keeps of the set under way; none until the page has been drawn as the server drew it. */
+function useRunning(sessionId: string): Running | null {
+  const kept = useSyncExternalStore(
+    watch,
+    () => sessionStorage.getItem(keyOf(sessionId)),
+    () => null,
+  );
+  return useMemo(() => (kept === null ? null : (JSON.parse(kept) as Running)), [kept]);
 }
 
 const LOOK_EVERY_MS = 100;
@@ -77,7 +87,7 @@ export function useReading({ status, read }: Pick<Tempo, "status" | "read">): Re
 
 /** Counts a set by its tempo, by sight and by sound. It is done at the top of the repetition range. */
 export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy: Variation["startsBy"], isMuted: boolean): Tempo {
-  const [running, setRunning] = useState(() => readRunning(sessionId)); // one page, one session
+  const running = useRunning(sessionId);
   const [isDone, setDone] = useState(false);
   const tones = useRef(new Tones());
   const { voice } = useBeside();
@@ -88,7 +98,7 @@ export function useTempo(sessionId: string, itemId: string, dose: Dose, startsBy
       if (next) sessionStorage.setItem(keyOf(sessionId), JSON.stringify(next));
       else sessionStorage.removeItem(keyOf(sessionId));
       setDone(false);
-      setRunning(next);
+      for (const onChange of watchers) onChange();
     },
     [sessionId],
   );
