@@ -21,7 +21,7 @@ export default defineConfig({
       },
       { extends: true, test: { name: "published", include: ["tests/published/**/*.test.ts"] } },
       // on the demo's own database (scripts/test.mjs)
-      { extends: true, test: { name: "demo", include: ["tests/demo/**/*.test.ts"] } },
+      { extends: true, test: { name: "demo", include: ["tests/demo/**/*.test.ts"], testTimeout: 180_000 } },
       {
         extends: true,
         test: { name: "database", include: ["src/data/**/*.test.ts"], fileParallelism: false, hookTimeout: 60_000 },

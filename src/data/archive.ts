@@ -108,12 +108,9 @@ export async function takeArchive(
   for (const table of CLIENT_TABLES) {
     const told = client.tables[table] ?? [];
     if (told.some((fact) => "client_id" in fact && fact["client_id"] !== client.id)) return refused("another-client", table);
-    const { facts, problems } = sifted(table, told);
-    const [problem] = problems;
-    if (problem && !isLeftOut(table)) return refused("fact", whereOf(problem));
-    leftOut.push(...problems);
-    const added = await addFacts(scope, em, table, facts, before?.tables[table] ?? []);
+    const added = await addFacts(scope, em, table, told, before?.tables[table] ?? []);
     if (!added.ok) return added;
+    leftOut.push(...added.leftOut);
     newFacts += added.newFacts;
     otherwise += added.otherwise;
   }
@@ -152,12 +149,9 @@ export async function takeStudioTables(
   for (const table of STUDIO_TABLES) {
     const told = tables[table] ?? [];
     if (told.some((fact) => fact["client_id"] != null)) return refused("another-client", table);
-    const { facts, problems } = sifted(table, told);
-    const [problem] = problems;
-    if (problem && !isLeftOut(table)) return refused("fact", whereOf(problem));
-    leftOut.push(...problems);
-    const added = await addFacts(scope, em, table, facts, before[table] ?? []);
+    const added = await addFacts(scope, em, table, told, before[table] ?? []);
     if (!added.ok) return added;
+    leftOut.push(...added.leftOut);
     newFacts += added.newFacts;
   }
   if (newFacts > 0) await audit(scope, em, "imported", "studio", scope.studioId);
@@ -195,10 +189,13 @@ async function addFacts(
   { studioId }: Scope,
   em: EntityManager,
   table: string,
-  facts: readonly Fact[],
+  told: readonly Fact[],
   before: readonly Fact[],
-): Promise<Taken<{ newFacts: number; otherwise: number }>> {
-  if (facts.length === 0) return { ok: true, newFacts: 0, otherwise: 0 };
+): Promise<Taken<{ newFacts: number; otherwise: number; leftOut: FactProblem[] }>> {
+  const { facts, problems: leftOut } = sifted(table, told);
+  const [problem] = leftOut;
+  if (problem && !isLeftOut(table)) return refused("fact", whereOf(problem));
+  if (facts.length === 0) return { ok: true, newFacts: 0, otherwise: 0, leftOut };
   const columns = await columnsOf(em, table);
   const here = new Map(before.map((fact) => [String(fact["id"]), fact]));
   for (const fact of facts) {
@@ -230,7 +227,7 @@ async function addFacts(
       return refused("fact", table);
     }
   }
-  return { ok: true, newFacts: fresh.length, otherwise: facts.filter(isOtherwise).length };
+  return { ok: true, newFacts: fresh.length, otherwise: facts.filter(isOtherwise).length, leftOut };
 }
 const ROWS_AT_ONCE = 500;
 const sorted = (fact: Fact): Fact => Object.fromEntries(Object.entries(fact).toSorted(([a], [b]) => a.localeCompare(b)));

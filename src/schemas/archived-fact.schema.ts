@@ -1,4 +1,5 @@
 import Joi from "joi";
+import { axisOf } from "../core/school/school";
 import { uuid } from "./fields";
 import { findingKeys } from "./assess.schema";
 import { kitListSchema } from "./kit.schema";
@@ -32,6 +33,15 @@ const storedSetting = Joi.object({ version: Joi.number().integer().required() })
 const place = Joi.object({ variation_id: Joi.string().max(80).required(), setting: storedSetting });
 const placeOf = ({ variation_id, setting }: Fact): unknown => ({ variation_id, setting });
 
+const knownPositions = (positions: unknown): unknown =>
+  positions === null || typeof positions !== "object"
+    ? positions
+    : Object.fromEntries(
+        Object.entries(positions).filter(
+          ([axisId, id]) => typeof id !== "string" || axisOf(axisId)?.positions.some((each) => each.id === id),
+        ),
+      );
+
 const FORMS: Readonly<Record<string, Form>> = {
   own_row: { schema: ownRowSchema, told: ({ row }) => row, isLeftOut: true },
   kit_list: { schema: kitListSchema, told: ({ items }) => ({ items }), isLeftOut: true },
@@ -44,8 +54,8 @@ const FORMS: Readonly<Record<string, Form>> = {
   training_plan: { schema: trainingPlanSchema, told: ({ plan }) => without(plan, "day", "sequence"), isLeftOut: true },
   school_choice: {
     schema: newSchoolSchema,
-    told: ({ preset, positions, numbers, reason }) => ({ preset, positions, numbers, reason }),
-    isLeftOut: true,
+    // points that have left the list since hold nothing; without the rest a client is held to less than was chosen
+    told: ({ preset, positions, numbers, reason }) => ({ preset, positions: knownPositions(positions), numbers, reason }),
   },
   finding: {
     schema: Joi.object(findingKeys),

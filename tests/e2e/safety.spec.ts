@@ -1,4 +1,4 @@
-import { answerScreen, expect, openClient, test } from "./studio";
+import { answerScreen, expect, openClient, test, typeDay } from "./studio";
 
 test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
 
@@ -47,16 +47,6 @@ test("both knees are measured when both are: one leg's seat opens nothing that l
   await expect(unmeasured).toBeHidden();
 });
 
-const daysAgo = (days: number): string[] => {
-  const date = new Date(Date.now() - days * 86_400_000);
-  const two = (value: number): string => String(value).padStart(2, "0");
-  return [two(date.getUTCDate()), two(date.getUTCMonth() + 1), String(date.getUTCFullYear())];
-};
-async function typeDay(page: Trainer, group: ReturnType<Trainer["locator"]>, days: number): Promise<void> {
-  await group.getByRole("spinbutton").first().click();
-  for (const part of daysAgo(days)) await page.keyboard.type(part);
-}
-
 test("a replaced knee that does not hurt asks for its measure, is walked from the questions to the first set, and stops at ten", async ({
   trainer: page,
 }) => {
@@ -71,7 +61,7 @@ test("a replaced knee that does not hurt asks for its measure, is walked from th
       .getByRole("group")
       .filter({ has: page.getByRole("spinbutton") })
       .first(),
-    150,
+    -150,
   );
   await known.getByRole("button", { name: "Keep these" }).click();
   await page.getByText("No", { exact: true }).click();
@@ -80,7 +70,7 @@ test("a replaced knee that does not hurt asks for its measure, is walked from th
   await page.getByRole("textbox", { name: "By whom" }).fill("Dr Holm");
   await page.getByRole("button", { name: /Their role$/ }).click();
   await page.getByRole("option", { name: "Surgeon" }).click();
-  await typeDay(page, page.getByRole("group", { name: "When they said it" }), 3);
+  await typeDay(page, page.getByRole("group", { name: "When they said it" }), -3);
   await page.getByRole("button", { name: "Keep the answer" }).click();
   await expect(page.getByRole("status", { name: "Where it stands" })).toContainText("A session may be built.");
 

@@ -1,5 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
-import { type Cookie, expect, type Page, test as base } from "@playwright/test";
+import { type Cookie, expect, type Locator, type Page, test as base } from "@playwright/test";
 import { Client as Postgres } from "pg";
 import { address, killServer, startServer, superUrl } from "./server";
 
@@ -128,4 +128,12 @@ export async function endSession(page: Page): Promise<void> {
     .first()
     .waitFor();
   if (await sure.isVisible()) await sure.click();
+}
+
+/** A day so many days from today, typed as the date field takes it: day, month, year. */
+export async function typeDay(page: Page, group: Locator, days: number): Promise<void> {
+  const date = new Date(Date.now() + days * 86_400_000);
+  const two = (value: number): string => String(value).padStart(2, "0");
+  await group.getByRole("spinbutton").first().click();
+  for (const part of [two(date.getUTCDate()), two(date.getUTCMonth() + 1), String(date.getUTCFullYear())]) await page.keyboard.type(part);
 }

@@ -30,9 +30,9 @@ export type KeepRefusal =
   | { code: "value-out-of-range"; min: number; max: number }
   | { code: "day-wrong"; condition: string; problem: string }
   | { code: "no-body" | "no-plan" | "retired" | "already-decided" | "newer-first" | "no-such-session" }
-  | { code: "unknown-lever"; lever: string }
-  | { code: "setting-out-of-range"; lever: string; min: number; max: number }
-  | { code: "pose-impossible"; reason: string }
+  | { code: "unknown-lever"; lever: string; name?: string }
+  | { code: "setting-out-of-range"; lever: string; min: number; max: number; name?: string }
+  | { code: "pose-impossible"; reason: string; name?: string }
   /** It is not allowed: which exercise, what it would come to, and the limit with its owner and its end, as far as they are known. */
   | { code: "forbidden"; name: string | null; forbids: FitReason | null; limit: Limit | null }
   | { code: "warning-open"; day: Day }
@@ -68,13 +68,14 @@ export function judgedPlace(record: ClientRecord, place: Place, { side, line }: 
   if (!context) return no({ code: "no-body" });
   if (!isInCatalogue(place.variationId)) return no({ code: "retired" });
   const variation = variationById(place.variationId);
+  const { name } = variation; // one of many is refused by its name
   const [wrong] = settingProblems(context.subject, variation, place.setting);
-  if (wrong) return no(wrong.code === "unknown-lever" ? wrong : { ...wrong, code: "setting-out-of-range" });
+  if (wrong) return no(wrong.code === "unknown-lever" ? { ...wrong, name } : { ...wrong, code: "setting-out-of-range", name });
   const judgement = judgePlace(context, place);
   const [because] = judgement.reasons; // what forbids stands first
   if (!judgement.isPossible)
-    return no({ code: "pose-impossible", reason: because.code === "pose-impossible" ? because.reason : because.code });
-  if (judgement.blocked) return no(forbiddenBy(record, because, variation.name));
+    return no({ code: "pose-impossible", reason: because.code === "pose-impossible" ? because.reason : because.code, name });
+  if (judgement.blocked) return no(forbiddenBy(record, because, name));
   const standing = planInLine(record, { pattern: variation.pattern, side, line });
   const now = standing && footAt(context, standing.rung).judgement;
   const watched = now && watchedOf(now);

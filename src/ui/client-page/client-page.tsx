@@ -1,8 +1,9 @@
 "use client";
-import { useEffect, useState, useSyncExternalStore } from "react";
+import { useEffect, useState } from "react";
 import styled from "styled-components";
 import { CONSENT_VERSION, type HomeTold } from "../../core/record/home-told";
 import type { Side } from "../../core/mechanics/channels";
+import { deviceDay, useDeviceDay } from "../kit/use-device-day";
 import { PlainDrawn } from "../figure/plain-drawn";
 import { CLIENT_REFUSALS, CONSENT_TEXT, levelText, NOBODY_WATCHES, SHARED, taskQuestion } from "../text/client-text";
 import { dayText } from "../text/day-text";
@@ -49,20 +50,11 @@ interface Due {
 const duesOf = (exercise: HomeExercise): Due[] =>
   exercise.sides.flatMap(({ side, setCount, repetitions }) => Array.from({ length: setCount }, () => ({ exercise, side, repetitions })));
 
-const localDay = (at: Date): string => at.toLocaleDateString("sv-SE");
-const never = () => () => undefined;
-/** The phone's day; the studio's until the page has been drawn as the studio sent it. */
-const usePhoneDay = (sentDay: string): string =>
-  useSyncExternalStore(
-    never,
-    () => localDay(new Date()),
-    () => sentDay,
-  );
 /** Sets of today by what the studio has and what is only on the phone yet; what was taken back is none. */
 function doneToday(page: HomePage, fresh: readonly KeptEntry[], today: string): { id: string; line: string; side: Side | null }[] {
   const undone = fresh.flatMap(({ told }) => (told.kind === "undone" ? [told.entryId] : []));
   const here = fresh.flatMap(({ id, at, told }) =>
-    told.kind === "set" && localDay(new Date(at)) === today ? [{ id, line: told.line, side: told.side }] : [],
+    told.kind === "set" && deviceDay(new Date(at)) === today ? [{ id, line: told.line, side: told.side }] : [],
   );
   return [...(page.today === today ? page.done : []), ...here].filter(({ id }) => !undone.includes(id));
 }
@@ -98,7 +90,7 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
   useEffect(() => {
     window.scrollTo(0, 0); // what it returns is no way to undo it
   }, [open, isListing, left]);
-  const today = usePhoneDay(page.today);
+  const today = useDeviceDay(page.today);
   // what the studio had when it made this page is in the page; a sign that was cleared or a morning of yesterday is not told again
   const fresh = entries.filter(({ id, refused: why }) => why === null && !page.toldIds.includes(id));
   const said = <K extends HomeTold["kind"]>(kind: K): Extract<HomeTold, { kind: K }>[] =>

@@ -1,10 +1,10 @@
 "use client";
-import { getLocalTimeZone, today } from "@internationalized/date";
-import { type ReactNode, useEffect, useState, useSyncExternalStore } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { v4 as newUuid } from "uuid";
 import type { Day } from "../../core/day";
 import type { FloorEvent, OpenedItem } from "../../core/floor/events";
 import { lightDose } from "../../core/session/session";
+import { deviceDay, useDeviceDay } from "../kit/use-device-day";
 import { useOutbox } from "../outbox/use-outbox";
 import { FloorScreen, type FloorScreenProps } from "./floor-screen";
 import type { FloorPlan } from "./floor-session";
@@ -24,10 +24,6 @@ const planFrom = ({ sessionId, body }: FloorEvent): FloorPlan | null =>
         })),
       }
     : null;
-
-/** Today by this tablet's clock, where it stands. */
-const localDay = (): Day => today(getLocalTimeZone()).toString();
-const never = (): (() => void) => () => undefined;
 
 /** Begins a session on this tablet alone; the studio opens the same one once it hears of it. */
 export type BeginHere = (items: readonly Omit<OpenedItem, "itemId">[], isLight: boolean) => void;
@@ -50,11 +46,11 @@ export function FloorStart({
   const { owner, clientId } = floor;
   const { outbox, state } = useOutbox(owner);
   const [plan, setPlan] = useState<FloorPlan | null>(null);
-  const day = useSyncExternalStore(never, localDay, () => asOf);
+  const day = useDeviceDay(asOf);
   useEffect(() => {
     if (!outbox || !state.isReady) return;
     let isCurrent = true;
-    void outbox.openedHere(clientId, localDay()).then((event) => isCurrent && event && setPlan(planFrom(event)));
+    void outbox.openedHere(clientId, deviceDay()).then((event) => isCurrent && event && setPlan(planFrom(event)));
     return () => {
       isCurrent = false;
     };
@@ -63,7 +59,7 @@ export function FloorStart({
   const begin: BeginHere = (items, isLight) => {
     if (!outbox) return;
     const opened = items.map((item) => ({ itemId: newUuid(), ...item }));
-    setPlan(planFrom(outbox.append(newUuid(), { kind: "session-opened", clientId, day: localDay(), isLight, items: opened })));
+    setPlan(planFrom(outbox.append(newUuid(), { kind: "session-opened", clientId, day: deviceDay(), isLight, items: opened })));
   };
   return children(begin, day > asOf);
 }

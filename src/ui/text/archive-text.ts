@@ -19,11 +19,30 @@ export function archiveProblemText(problem: ArchiveProblem): string {
 const FACT_NAMES: Readonly<Record<string, string>> = {
   visit: "a visit",
   training_plan: "a plan",
-  school_choice: "an approach",
   kit_list: "a list of equipment",
   own_row: "an exercise of your own",
   message_words: "words of a message",
+  finding: "a measure",
+  screen: "answers on Screen",
+  school_choice: "an approach",
+  posture_rule: "how the shin moves",
+  client_limit: "a limit",
+  rung: "a set-up",
+  calm_pose: "a calm pose",
+  prescription: "a dose",
+  training_session: "a session",
+  response: "a morning after",
+  decision: "a decision",
+  floor_event: "something tapped on the floor",
+  home_entry: "something told from home",
+  home_look: "a look at what was done at home",
 };
+/** Where in an archive something is, as a person says it; its id stays, for whoever has to find it in the file. */
+export function whereText(where: string): string {
+  const [table = "", ...rest] = where.split(" ");
+  const name = FACT_NAMES[table];
+  return name ? [name, ...rest].join(" ") : where;
+}
 /** "left out, for it cannot be right: a visit (at)" */
 export const leftOutText = (leftOut: readonly FactProblem[]): string =>
   `left out, for it cannot be right: ${leftOut.map(({ table, path }) => `${FACT_NAMES[table] ?? "an entry"}${path ? ` (${path})` : ""}`).join(", ")}`;

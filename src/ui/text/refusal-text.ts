@@ -2,6 +2,7 @@ import type { UnitSystem } from "../../core/units";
 import type { CeilingChannelId } from "../../core/mechanics/channels";
 import type { OwnProblem } from "../../core/catalogue/own";
 import type { LeverId } from "../../core/templates/lever";
+import { whereText } from "./archive-text";
 import { dayText } from "./day-text";
 import { channelName } from "./channel-text";
 import type { FitReason } from "../../core/fit/fit-reason";
@@ -127,17 +128,18 @@ export function refusalText(
   }: Refused,
   units: UnitSystem = "metric",
 ): string {
+  const of = name ? `${name}. ` : "";
   switch (code) {
     case "warning-open":
       return "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
     case "forbidden": {
       if (!forbids)
         return limit
-          ? `${limitRuleText(limit.rule, limit.side, units)}, ${ownerText(limit)}. Otherwise with ${endText(limit)}.`
+          ? `A limit does not allow this: ${limitRuleText(limit.rule, limit.side, units)}, ${ownerText(limit)}. Otherwise with ${endText(limit)}.`
           : NOT_ALLOWED;
       const limits = limit ? [limit] : [];
-      const said = [fitReasonText(forbids, limits, units), otherwiseText(forbids, limits) ?? ""].join(" ").trim();
-      return name ? `${name}. ${said}` : said;
+      const ending = otherwiseText(forbids, limits);
+      return `${of}${fitReasonText(forbids, limits, units)} Choose another set-up, or leave it out today.${ending ? ` ${ending}` : ""}`;
     }
     case "school-barred":
       return `${axisName(axisId)}, ${positionName(axisId, positionId)}: this is held for healthy athletes and is not chosen for who has a complaint or a condition.`;
@@ -149,23 +151,23 @@ export function refusalText(
     case "day-wrong":
       return `${DAY_OF[condition] ?? conditionText(condition)}: ${DAYS[problem] ?? "this day cannot be"}.`;
     case "pose-impossible":
-      return `Not possible in this set-up: ${poseFailureText(reason)}.`;
+      return `${of}Not possible in this set-up: ${poseFailureText(reason)}.`;
     case "rest-broken":
       return `${dayText(day)} is too near another session, or is no day of this client's: move it to a day that is free.`;
     case "message":
       return wrong ? messageProblemText(wrong) : "This message cannot be sent.";
     case "import-refused":
-      return `${IMPORT_WHY[why] ?? "It cannot be read"} (${where}). Nothing of this client was taken.`;
+      return `${IMPORT_WHY[why] ?? "It cannot be read"} (${whereText(where)}). Nothing of this client was taken.`;
     case "own-row":
       return ownProblem ? `${name ?? ""}: ${ownProblemText(ownProblem)}` : "This row cannot be kept.";
     case "nothing-asked":
       return `This set-up asks nothing of the ${channelName(channel as CeilingChannelId).toLowerCase()}, so it can set no ceiling on it. Measure one that does.`;
     case "setting-out-of-range": {
       const say = (value: number): string => leverValueText(lever as LeverId, value, units);
-      return `${leverName(lever as LeverId)} goes from ${say(min ?? NaN)} to ${say(max ?? NaN)} for this body.`;
+      return `${of}${leverName(lever as LeverId)} goes from ${say(min ?? NaN)} to ${say(max ?? NaN)} for this body.`;
     }
     case "unknown-lever":
-      return "This variation has no such lever.";
+      return `${of}This exercise has no such lever.`;
     case "overrule-refused":
       return OVERRULE[reason] ?? "This cannot be overruled.";
     default:

@@ -190,6 +190,21 @@ const REASONS: readonly DecisionReason[] = [
 ];
 test.each(REASONS)("a decision's reason is a sentence: $code", (reason) => isPlain(decisionReasonText(reason, LIMITS, "imperial")));
 
+test("what a limit forbids is said with the exercise, the limit, whose it is and what would end it", () => {
+  const limit = kneeLimit(95, { untilDay: "2027-01-12" });
+  const forbids: FitReason = { code: "over-limit", limitId: limit.id, channel: "kneeFlexion", side: "right", value: 101, most: 95 };
+  expect(refusalText({ code: "forbidden", name: "Box squat", forbids, limit })).toBe(
+    "Box squat. Right knee bend would come to 101°; surgeon allows 95°. Choose another set-up, or leave it out today. Otherwise with surgeon lifting it, or 12 Jan.",
+  );
+  expect(refusalText({ code: "forbidden", name: null, forbids: null, limit })).toBe(
+    "A limit does not allow this: Right knee bend to 95°, surgeon. Otherwise with surgeon lifting it, or 12 Jan.",
+  );
+  expect(refusalText({ code: "import-refused", why: "fact", where: "client_limit 4b1f: most" })).toBe(
+    "An entry in it cannot be right (a limit 4b1f: most). Nothing of this client was taken.",
+  );
+  isPlain(refusalText({ code: "pose-impossible", reason: "falls-backward", name: "Box squat" }));
+});
+
 test("refusals and problems are said in the trainer's words", () => {
   for (const code of ["no-plan", "closed-needs-note", "forbidden", "warning-open", "something-else"]) isPlain(refusalText({ code }));
   isPlain(refusalText({ code: "pose-impossible", reason: "falls-backward" }));
