@@ -40,7 +40,7 @@ const CORE = [
 ];
 const LAYERS = ["data", "ui", "app", "server", "actions", "workers", "schemas"];
 const outer = (...layers) => layers.flatMap((layer) => [`@/${layer}/**`, `**/${layer}/**`]);
-const TESTS = ["**/*.test.ts", "**/*.fixture.ts"];
+const TESTS = ["**/*.{test,proof}.ts", "**/*.fixture.ts"];
 
 /** The rules of the house. What needs the types asks them of the compiler (`--type-aware`). */
 export default defineConfig({
@@ -75,10 +75,10 @@ export default defineConfig({
     "react/set-state-in-render": "error",
   },
   overrides: [
-    { files: ["**/*.data.ts", "**/*.test.ts", "tests/**"], rules: { "max-lines": "off" } },
+    { files: ["**/*.data.ts", "**/*.{test,proof}.ts", "tests/**"], rules: { "max-lines": "off" } },
     {
       files: ["src/core/**/*.ts"],
-      excludeFiles: ["**/*.test.ts"],
+      excludeFiles: ["**/*.{test,proof}.ts"],
       rules: {
         "no-restricted-globals": ["error", "Date", "process", "fetch", "window", "document"],
         "no-restricted-properties": ["error", { object: "Math", property: "random" }],

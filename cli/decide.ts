@@ -1,9 +1,10 @@
 import { variationById } from "../src/core/catalogue/catalogue";
 import { judge } from "../src/core/fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../src/core/fit/step";
+import { known, NOT_MEASURED } from "../src/core/known";
 import { awaySince } from "../src/core/progress/away";
 import { decide } from "../src/core/progress/decide";
-import { neverCalm } from "../src/core/progress/morning";
+import { type MorningClass, neverCalm } from "../src/core/progress/morning";
 import type { SessionOutcome } from "../src/core/progress/outcome";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
@@ -26,8 +27,15 @@ export function sessionIssues(
   ];
 }
 /** A session with a sign in it counts for nothing calm, cleared or not. */
-const asCounted = ({ warningSigns, ...outcome }: DecideInput["sessions"][number]): SessionOutcome =>
-  warningSigns.length === 0 ? outcome : { ...outcome, uncounted: "sign-said", response: outcome.response && neverCalm(outcome.response) };
+const asCounted = ({ warningSigns, response, newSwelling, ...outcome }: DecideInput["sessions"][number]): SessionOutcome => {
+  const hasSign = warningSigns.length > 0;
+  const told = (answer: MorningClass) => ({ class: hasSign ? neverCalm(answer) : answer, newSwelling, soreMuscles: false });
+  return {
+    ...outcome,
+    ...(hasSign ? { uncounted: "sign-said" } : {}),
+    morning: response === null ? NOT_MEASURED : known(told(response)),
+  };
+};
 
 export function runDecide({
   variationId,

@@ -10,6 +10,7 @@ import type { Limit } from "../core/limits/limit";
 import { type Careful, type RailChannelId, RAILS } from "../core/limits/rails";
 import type { BandTable } from "../core/mechanics/band";
 import { CEILING_CHANNELS, type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId, type Side } from "../core/mechanics/channels";
+import type { MorningClass } from "../core/progress/morning";
 import { type SessionOutcome, UNCOUNTED } from "../core/progress/outcome";
 import type { SupportStanding } from "../core/progress/decision-reason";
 import { LEVER_IDS, type LeverId, type LeverKind, type Setting } from "../core/templates/lever";
@@ -256,7 +257,12 @@ const sessionSchema = Joi.object({
 });
 export interface DecideInput extends FitInput, PlaceInput {
   dose: Dose;
-  sessions: (SessionOutcome & { id?: string; warningSigns: string[] })[];
+  sessions: (Omit<SessionOutcome, "morning"> & {
+    id?: string;
+    warningSigns: string[];
+    response: MorningClass | null;
+    newSwelling: boolean;
+  })[];
   clearances?: { sessionId: string; sign: string }[];
   painLimitScore: number;
   provisional: boolean;

@@ -3,6 +3,7 @@ import { ruledAs } from "../catalogue/traits";
 import type { Variation } from "../catalogue/variation";
 import type { LimitChannelId } from "../limits/limit";
 import { type ChannelSide, type Demand, isLeast, type NumberChannelId } from "../mechanics/channels";
+import { known, NOT_MEASURED, type Reading } from "../known";
 import type { Asked } from "../templates/ask";
 import { templateOf } from "../templates/form";
 import type { Setting } from "../templates/lever";
@@ -10,9 +11,8 @@ import { GRAVITY_MPS2 } from "../units";
 
 /** What a limit can be held against. */
 export type BoundChannel = LimitChannelId | "bellyRoom";
-/** The most and least a set-up may come to on a limit's channel, or that nothing says. */
-export type BoundRead = { known: true; low: number; high: number; side: ChannelSide } | { known: false };
-const UNREAD: BoundRead = { known: false };
+/** The most and least a set-up may come to on a limit's channel. */
+export type Bound = Pick<Demand, "low" | "high" | "side">;
 
 const STRAIGHT_DEG = 180;
 const spanOn = (channel: BoundChannel, { kneeDeg, hipDeg, trunkDeg, shinDeg, footFraction }: Bends): Span | undefined => {
@@ -59,7 +59,7 @@ function bySetUp(variation: Variation, setting: Setting, channel: BoundChannel, 
 }
 
 /** Where the trunk's own bend is not read, the hip's bend says what is left between thigh and belly. */
-const roomLeftBy = (hip: Demand | undefined): Pick<Demand, "low" | "high" | "side"> | undefined =>
+const roomLeftBy = (hip: Demand | undefined): Bound | undefined =>
   hip && { low: STRAIGHT_DEG - hip.high, high: STRAIGHT_DEG - hip.low, side: "both" };
 
 /**
@@ -73,18 +73,16 @@ export function boundRead(
   channel: BoundChannel,
   side: ChannelSide,
   massKg: number,
-): BoundRead {
+): Reading<Bound> {
   const on = (of: NumberChannelId): Demand | undefined =>
     asked.demands
       .filter((each) => each.channel === of && (side === "both" || each.side === "both" || each.side === side))
       .toSorted((a, b) => (isLeast(of) ? a.low - b.low : b.high - a.high))[0];
   const worst = on(channel) ?? (channel === "bellyRoom" ? roomLeftBy(on("hipFlexion")) : undefined);
   const said = bySetUp(variation, setting, channel, massKg);
-  if (!worst) return said ? { known: true, low: said[0], high: said[1], side } : UNREAD;
+  if (!worst) return said ? known({ low: said[0], high: said[1], side }) : NOT_MEASURED;
   const { low, high } = worst;
-  return said
-    ? { known: true, low: Math.min(low, said[0]), high: Math.max(high, said[1]), side: worst.side }
-    : { known: true, low, high, side: worst.side };
+  return known(said ? { low: Math.min(low, said[0]), high: Math.max(high, said[1]), side: worst.side } : { low, high, side: worst.side });
 }
 
 /** Whether a row is a drill of that very range: it stops at the client's own end. */

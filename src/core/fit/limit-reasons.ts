@@ -2,6 +2,7 @@ import { ruledAs } from "../catalogue/traits";
 import type { Tags, Variation } from "../catalogue/variation";
 import type { ChannelSide } from "../mechanics/channels";
 import { bindingLimits } from "../limits/limit";
+import { isKnownTo } from "../known";
 import type { Asked } from "../templates/ask";
 import type { Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
@@ -25,16 +26,17 @@ export function limitReasons(
         const { channel, most } = rule;
         if (owner.kind === "measure" && owner.name === "tuck" && !ON_FEET.includes(variation.tags.position)) return [];
         const found = read(channel, side);
-        if (found.known && found.high <= most + SLACK) return [];
+        if (isKnownTo(found, ({ high }) => high <= most + SLACK)) return [];
         // a drill goes to the end of the client's own range and stops there; what a person said has to be asked
         if (isDrillOf(variation, channel)) return owner.kind === "measure" ? [] : [{ code: "limit-unread", limitId }];
-        if (!found.known) return [{ code: "limit-unread", limitId }];
-        return [{ code: "over-limit", limitId, channel, side: found.side, value: found.high, most }];
+        if (!found.isKnown) return [{ code: "limit-unread", limitId }];
+        return [{ code: "over-limit", limitId, channel, side: found.value.side, value: found.value.high, most }];
       }
       case "room": {
         const found = read("bellyRoom", "both");
-        if (!found.known) return [{ code: "limit-unread", limitId }];
-        return found.low >= rule.leastDeg - SLACK ? [] : [{ code: "room-short", limitId, valueDeg: found.low, leastDeg: rule.leastDeg }];
+        if (!found.isKnown) return [{ code: "limit-unread", limitId }];
+        const valueDeg = found.value.low;
+        return valueDeg >= rule.leastDeg - SLACK ? [] : [{ code: "room-short", limitId, valueDeg, leastDeg: rule.leastDeg }];
       }
       case "never":
         return traitsOfIt().includes(rule.what) ? [{ code: "never", limitId, what: rule.what }] : [];

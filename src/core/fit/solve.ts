@@ -18,7 +18,9 @@ export type LeverSolution = InverseResult & { snapped: number | null };
 export function headlineOf(subject: Subject, form: Form, setting: Setting, { channel, side }: SolvedFor, along: boolean): number {
   const wanted: Wanted = along ? { ...HEADLINE, channels: [channel] } : { ...AT_THE_POSE, range: false, channels: [channel] };
   const demand = demandOn(ask(subject, form, setting, wanted), channel, side);
-  return demand && (!demand.refused || demand.refused === "kneecap-past-90") ? demand.head : NaN;
+  if (!demand.isKnown) return NaN;
+  const { refused, head } = demand.value;
+  return !refused || refused === "kneecap-past-90" ? head : NaN;
 }
 
 /** Which value of one lever gives a wanted demand (docs/equations.md E14), and its neighbour on hand, always on the safe side. */

@@ -139,7 +139,15 @@ describe("ease", () => {
     // the hands lower what is asked most likely, and raise the most it may be: that is no ease
     expect(easeByLever(context, high)).toBeNull();
   });
-  test("takes a set away where no lever is left, then an easier row, then rests", () => {
+  test("is an easier row where no lever is left: a joint feels that, and not a set fewer", () => {
+    const chair = variationById("plain-chair-sit-to-stand");
+    const place: Place = { variationId: chair.id, setting: snapSetting(context, chair, { seatHeightM: 9 }) };
+    expect(easeByLever(context, place)).toBeNull();
+    const eased = easeOnce(context, place, { ...DOSE, setCount: 3 });
+    expect(eased).toMatchObject({ dose: { setCount: 3 }, tread: { change: { fromVariationId: chair.id, sets: null } } });
+    expect(eased?.tread.riserFraction).toBeLessThan(-SMALL);
+  });
+  test("takes a set away where nothing easier is left, then rests", () => {
     const easiest = snapSetting(context, variationById("very-high-sit-to-stand"), { seatHeightM: 9 });
     const place: Place = { variationId: "very-high-sit-to-stand", setting: easiest };
     expect(easeByLever(context, place)).toBeNull();

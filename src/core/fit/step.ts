@@ -205,20 +205,16 @@ export interface Stepped {
 }
 
 /**
- * One ease that can be felt: harder sets given up, else a lever, else one set fewer, else an easier neighbour. Null when nothing easier is left:
- * rest this pattern today, and ask.
+ * One ease that can be felt: harder sets given up, else a lever, else an easier neighbour; where the joint can be asked no
+ * less, one set fewer. Null when nothing easier is left: rest this pattern today, and ask.
  */
 export function easeOnce(context: FitContext, place: Place, { mixed, ...dose }: Dose): Stepped | null {
   if (mixed) {
     const change: Change = { ...byLevers(...changesBetween(mixed.setting, place.setting)), mixed: { setCount: 0, of: dose.setCount } };
     return { tread: { ...footAt(context, place), change }, dose };
   }
-  const byLever = easeByLever(context, place);
-  if (byLever) return { tread: byLever, dose };
-  const fewer = fewerSets(context, place, dose);
-  if (fewer) return fewer;
-  const neighbour = easeByNeighbour(context, place);
-  return neighbour && { tread: neighbour, dose };
+  const tread = easeByLever(context, place) ?? easeByNeighbour(context, place);
+  return tread ? { tread, dose } : fewerSets(context, place, dose);
 }
 /** The same place with one set fewer; null where there is only one, or where the place itself is closed. */
 export function fewerSets(context: FitContext, place: Place, { mixed: _, ...dose }: Dose): Stepped | null {

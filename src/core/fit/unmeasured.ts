@@ -1,11 +1,11 @@
-import type { Tags, Variation } from "../catalogue/variation";
+import type { Variation } from "../catalogue/variation";
 import type { ChannelSide, NumberChannelId, Side } from "../mechanics/channels";
 import { isMeasuredSite, type LimitedBy, SPEAKS_FOR } from "../limits/complaint";
 import { bindingLimits } from "../limits/limit";
 import type { Asked } from "../templates/ask";
 import { isLoad } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
-import { asksLittle, rankOf, rankOn } from "./by-tags";
+import { asksLittle, asksNothing, rankOf, rankOn } from "./by-tags";
 import type { FitContext } from "./context";
 import { SLACK, type Use } from "./use";
 import type { FitReason } from "./fit-reason";
@@ -51,11 +51,11 @@ export function unmeasured(
   const found = [
     ...unusable.map(({ ceiling: { id, channel, side } }): FitReason => ({ code: "ceiling-unusable", ceilingId: id, channel, side })),
     ...unread.map(({ id, channel, side }): FitReason =>
-      rankOn(variation.tags, channel) === 0
+      asksNothing(rankOn(variation, channel))
         ? { code: "ladder-and-trial", because: "asks-little" }
         : { code: "ceiling-unread", ceilingId: id, channel, side },
     ),
-    ...sore.filter((each) => !speaksFor(each, variation.tags, uses, ceilings)).map((each) => each.unmeasured),
+    ...sore.filter((each) => !speaksFor(each, variation, uses, ceilings)).map((each) => each.unmeasured),
     ...ofOther,
   ];
   return found.length > 0 || uses.length > 0 ? found : [{ code: "no-ceiling" }];
@@ -68,14 +68,14 @@ function byCalmSets({ calmRows, calmLoads }: FitContext, { id, pattern }: Variat
   return calmRows.includes(id) && !isNewLoad ? { code: "calm-before" } : { code: "ladder-and-trial", because: "nothing-hurts" };
 }
 /** Where the model is silent the handbook's ladder and a trial dose choose: what was calm, what follows it, what asks little. */
-function outsideTheModel(
-  { complaints, calmRows, limits, today }: FitContext,
-  sore: readonly Sore[],
-  { id, code, easier, tags }: Variation,
-): FitReason {
+function outsideTheModel({ complaints, calmRows, limits, today }: FitContext, sore: readonly Sore[], variation: Variation): FitReason {
+  const { id, code, easier } = variation;
+  const sites = [...complaints, ...sore].map(({ site }) => site);
   if (calmRows.includes(id)) return { code: "calm-before" };
   if (easier.some((below) => calmRows.includes(below))) return { code: "ladder-and-trial", because: "easier-was-calm" };
-  if (asksLittle([...complaints, ...sore], tags)) return { code: "ladder-and-trial", because: "asks-little" };
+  const named = sites.filter((site) => site !== "other");
+  if (asksLittle(variation, named))
+    return { code: "ladder-and-trial", because: named.length < sites.length ? "place-unknown" : "asks-little" };
   const isInstead = bindingLimits(limits, today).some(({ rule }) => rule.kind === "rows" && rule.instead.includes(code));
   return isInstead ? { code: "ladder-and-trial", because: "taken-instead" } : { code: "not-in-the-model" };
 }
@@ -87,7 +87,7 @@ const BOTH: readonly Side[] = ["left", "right"];
  */
 function speaksFor(
   { site, side }: Pick<Sore, "site" | "side">,
-  tags: Tags,
+  variation: Variation,
   uses: readonly Use[],
   ceilings: FitContext["ceilings"],
 ): boolean {
@@ -97,6 +97,6 @@ function speaksFor(
   return (side === "both" ? BOTH : [side]).every(
     (own) =>
       uses.some((use) => isRead(use, own)) ||
-      ceilings.some((ceiling) => isRead(ceiling, own) && (ceiling.channel === "trunkLean" || rankOf(tags, site) === 0)),
+      ceilings.some((ceiling) => isRead(ceiling, own) && (ceiling.channel === "trunkLean" || asksNothing(rankOf(variation, site)))),
   );
 }

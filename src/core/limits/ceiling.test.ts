@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import { BODY, calmCeilings } from "../fit/fit.fixture";
 import { DEFAULT_POSTURE } from "../mechanics/posture";
+import { readingOf } from "../known";
 import { type AnsweredDose, type CalmPose, type Ceiling, ceilingsFromCalmPose, currentCeilings, isProvisional } from "./ceiling";
 import { LIMIT_BOUNDS } from "./limit";
 import { BACK_ACTION_N, BACK_MOST_N, backRailN, railOf } from "./rails";
@@ -91,7 +92,11 @@ describe("guard rails", () => {
   });
 });
 
-const dose = (day: string, useFraction: number, response: AnsweredDose["response"]): AnsweredDose => ({ day, useFraction, response });
+const dose = (day: string, useFraction: number, answer: "calm" | "noticed" | "flare" | null): AnsweredDose => ({
+  day,
+  useFraction,
+  response: readingOf(answer),
+});
 const CEILING = { value: 40, fromDay: "2026-10-01" };
 
 describe("a ceiling", () => {

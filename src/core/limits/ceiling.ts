@@ -6,6 +6,7 @@ import type { Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 import { CHANNELS_OF_SITE, type LimitedBy } from "./complaint";
 import type { Day } from "../day";
+import { isKnownTo, type Reading } from "../known";
 
 /** The most one channel on one side may be asked. Always more than nothing. */
 export interface Ceiling {
@@ -76,11 +77,11 @@ export interface AnsweredDose {
   day: Day;
   /** Head use of the ceiling in question. */
   useFraction: number;
-  response: "calm" | "noticed" | "flare" | null;
+  response: Reading<"calm" | "noticed" | "flare">;
 }
 
 const confirms = ({ fromDay }: Pick<Ceiling, "fromDay">, { day, useFraction, response }: AnsweredDose): boolean =>
-  day >= fromDay && useFraction >= NEAR_CEILING_USE && response === "calm";
+  day >= fromDay && useFraction >= NEAR_CEILING_USE && isKnownTo(response, (answer) => answer === "calm");
 
 /** Provisional until a dose at the calm pose was calm the next morning; the calm pose itself is the first such dose. */
 export const isProvisional = (ceiling: Pick<Ceiling, "fromDay">, doses: readonly AnsweredDose[]): boolean =>

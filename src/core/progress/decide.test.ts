@@ -6,23 +6,26 @@ import { contextWith, kneeLimit } from "../fit/fit.fixture";
 import { judge } from "../fit/judge";
 import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../fit/step";
 import type { PerformedSet } from "../floor/events";
+import { known, NOT_MEASURED } from "../known";
 import { nFromKgf } from "../units";
 import { steppedTo } from "./on-floor";
 import { decide, type DecisionInput, nextOf, overruleRefusal } from "./decide";
-import { isAsPrescribed, type SessionOutcome, shortfall, timeMarginS } from "./outcome";
+import type { MorningClass } from "./morning";
+import { type AnsweredMorning, isAsPrescribed, type SessionOutcome, shortfall, timeMarginS } from "./outcome";
 import type { Dose } from "../catalogue/variation";
 
 const PLACE: Place = { variationId: "box-squat-pole", setting: { seatHeightM: 0.66, handForceN: nFromKgf(8), shareFraction: 0.5 } };
 const DOSE = variationById("box-squat-pole").dose;
 const TODAY = "2026-11-26";
 const goodSet: PerformedSet = { repetitions: 12, painScore: 1, leftInTank: null, faults: [], endedBy: "pain-tap" };
+const answered = (answer: MorningClass, more: Partial<AnsweredMorning> = {}): SessionOutcome["morning"] =>
+  known({ class: answer, newSwelling: false, soreMuscles: false, ...more });
 const good = (more: Partial<SessionOutcome> = {}): SessionOutcome => ({
   day: "2026-11-20",
   sets: [goodSet, goodSet, { ...goodSet, leftInTank: 2 }],
   eased: false,
   uncounted: null,
-  response: "calm",
-  newSwelling: false,
+  morning: answered("calm"),
   ...more,
 });
 const at = (context: FitContext, place = PLACE): Omit<DecisionInput, "sessions"> => ({
@@ -58,8 +61,8 @@ test("two good sessions running, with calm mornings, build by one lever", () => 
 
 describe("a setback", () => {
   test.each<[string, SessionOutcome, string]>([
-    ["new swelling", good({ newSwelling: true, response: "flare" }), "new-swelling"],
-    ["a flare", good({ response: "flare" }), "flare"],
+    ["new swelling", good({ morning: answered("flare", { newSwelling: true }) }), "new-swelling"],
+    ["a flare", good({ morning: answered("flare") }), "flare"],
     ["sharp pain", withSet({ endedBy: "sharp" }), "sharp-pain"],
   ])("%s eases twice", (_, session, rule) => {
     const decision = decide(input([good(), session]));
@@ -89,12 +92,12 @@ describe("a setback", () => {
     expect(decide(input([good(), withSet({ endedBy })]))).toEqual({ move: "stop", rule: reason.code, next: null, reasons: [reason] });
   });
   test("swelling outranks pain over the number; sharp outranks swelling", () => {
-    const both = good({ newSwelling: true, sets: [{ ...goodSet, painScore: 7 }] });
+    const both = good({ morning: answered("flare", { newSwelling: true }), sets: [{ ...goodSet, painScore: 7 }] });
     expect(decide(input([both])).rule).toBe("new-swelling");
     expect(decide(input([{ ...both, sets: [{ ...goodSet, endedBy: "sharp" }] }])).rule).toBe("sharp-pain");
   });
   test("with nothing easier left rests this pattern, and says to ask", () => {
-    const decision = decide(input([good({ response: "flare" })], { ease: null, easeTwice: null }));
+    const decision = decide(input([good({ morning: answered("flare") })], { ease: null, easeTwice: null }));
     expect(decision).toMatchObject({ move: "rest", next: null });
     expect(decision.reasons[1]).toEqual({ code: "rest-and-ask" });
   });
@@ -144,7 +147,7 @@ describe("the rung as it stands today is judged before the log", () => {
 
 describe("time", () => {
   test("orders the sessions, whatever order they came in", () => {
-    const [flare, calm] = [good({ day: "2026-11-24", response: "flare" }), good({ day: "2026-11-20" })];
+    const [flare, calm] = [good({ day: "2026-11-24", morning: answered("flare") }), good({ day: "2026-11-20" })];
     expect(decide(input([flare, calm])).rule).toBe("flare");
     expect(decide(input([calm, flare])).rule).toBe("flare");
   });
@@ -156,8 +159,8 @@ describe("time", () => {
 
 describe("hold", () => {
   test.each<[string, SessionOutcome, string]>([
-    ["a missing morning", good({ response: null }), "morning-missing"],
-    ["a morning above usual", good({ response: "noticed" }), "noticed"],
+    ["a missing morning", good({ morning: NOT_MEASURED }), "morning-missing"],
+    ["a morning above usual", good({ morning: answered("noticed") }), "noticed"],
     ["easing on the floor", good({ eased: true }), "eased-on-the-floor"],
     ["a set too few", good({ sets: [goodSet, goodSet] }), "sets-short"],
     ["pain that was not said", withSet({ painScore: null }), "pain-not-recorded"],
@@ -260,12 +263,12 @@ test("build never comes of a missing, noticed or flaring morning, whatever the s
   const session = fc.record({
     sets: fc.array(set, { maxLength: 5 }),
     eased: fc.boolean(),
-    response: fc.constantFrom(null, "noticed" as const, "flare" as const),
+    morning: fc.constantFrom(NOT_MEASURED, answered("noticed"), answered("flare")),
   });
   fc.assert(
     fc.property(
       fc.array(session, { maxLength: 4 }),
-      (sessions) => decide(input([...sessions.map(good), good({ response: sessions[0]?.response ?? null })])).move !== "build",
+      (sessions) => decide(input([...sessions.map(good), good({ morning: sessions[0]?.morning ?? NOT_MEASURED })])).move !== "build",
     ),
   );
 });
@@ -309,8 +312,11 @@ test("what was done under more pain relief, or on a light day, never builds", ()
 });
 
 test("sore muscles are no pain of a joint: they hold, and do not ease", () => {
-  expect(decide(input([good(), good({ soreMuscles: true })]))).toMatchObject({ move: "hold", rule: "sore-muscles" });
-  expect(decide(input([good(), good({ soreMuscles: true, response: "flare" })])).move).toBe("ease");
+  expect(decide(input([good(), good({ morning: answered("calm", { soreMuscles: true }) })]))).toMatchObject({
+    move: "hold",
+    rule: "sore-muscles",
+  });
+  expect(decide(input([good(), good({ morning: answered("flare", { soreMuscles: true }) })])).move).toBe("ease");
 });
 
 test("pressure in the joint eases once, lost form, a cramp or a ridge along the belly hold; a muscle over the number is no joint's", () => {
@@ -329,7 +335,7 @@ test("a school that ties both sides holds the one that is there until the other 
 
 test("a side that stands a step ahead waits for the other, and eases as ever", () => {
   expect(decide(input([good(), good()], { isAhead: true }))).toMatchObject({ move: "hold", rule: "other-side-behind" });
-  expect(decide(input([good(), good({ response: "flare" })], { isAhead: true })).move).toBe("ease");
+  expect(decide(input([good(), good({ morning: answered("flare") })], { isAhead: true })).move).toBe("ease");
 });
 
 describe("weeks of the same", () => {
@@ -339,7 +345,7 @@ describe("weeks of the same", () => {
   test("say that support stands, where it goes on; never beside an ease", () => {
     expect(notes([good(), good()], { support: standing })).toContain("support-standing");
     expect(notes([good()], { support: standing })).toEqual(["earned-once", "support-standing"]);
-    expect(notes([good({ response: "flare" })], { support: standing })).not.toContain("support-standing");
+    expect(notes([good({ morning: answered("flare") })], { support: standing })).not.toContain("support-standing");
   });
 
   test("build to the row whose turn it is, before anything harder at the same", () => {

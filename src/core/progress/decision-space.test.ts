@@ -7,6 +7,8 @@ import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets, type Stepp
 import { nFromKgf } from "../units";
 import type { PerformedSet } from "../floor/events";
 import { decide, type DecisionInput, type DecisionMove } from "./decide";
+import { known, NOT_MEASURED } from "../known";
+import type { MorningClass } from "./morning";
 import type { Uncounted } from "./outcome";
 
 /**
@@ -115,12 +117,12 @@ const NEXT = {
 const GOAL = DOSE.repetitionsHigh;
 const clean: PerformedSet = { repetitions: GOAL, painScore: 1, leftInTank: null, faults: [], endedBy: "pain-tap" };
 const last = { ...clean, leftInTank: 2 };
+const answered = (answer: MorningClass, newSwelling = false) => known({ class: answer, newSwelling, soreMuscles: false });
 const GOOD = {
   sets: [clean, clean, last],
   eased: false,
   uncounted: null,
-  response: "calm",
-  newSwelling: false,
+  morning: answered("calm"),
   day: "2026-11-16",
 } as const;
 
@@ -159,7 +161,7 @@ const UNCOUNTED_BY: Record<Case["counts"], Uncounted | null> = {
 function inputOf(told: Case): DecisionInput {
   const earlier = {
     good: [GOOD],
-    "not good": [{ ...GOOD, response: "noticed" as const }],
+    "not good": [{ ...GOOD, morning: answered("noticed") }],
     "weeks ago": [{ ...GOOD, day: "2026-11-06" }],
     none: [],
   };
@@ -174,8 +176,7 @@ function inputOf(told: Case): DecisionInput {
         sets: setsOf(told),
         eased: told.counts === "eased",
         uncounted: UNCOUNTED_BY[told.counts],
-        response: told.morning === "not known" ? null : told.morning,
-        newSwelling: told.isSwollen,
+        morning: told.morning === "not known" ? NOT_MEASURED : answered(told.morning, told.isSwollen),
       },
     ],
     away: AWAY[told.away],
@@ -223,6 +224,7 @@ test("every case with up to four things amiss is decided as the table says", () 
   const counts: Partial<Record<DecisionMove, number>> = {};
   const wrong: string[] = [];
   for (const told of casesWith(4)) {
+    if (told.morning === "not known" && told.isSwollen) continue; // swelling is told in a morning
     const { then } = TABLE.find(({ when }) => when(told))!;
     const eased = then in EASED_TO ? EASED_TO[then as keyof typeof EASED_TO] : null;
     // after a time away a set can still be given back; where nothing easier is left it stands
@@ -236,5 +238,5 @@ test("every case with up to four things amiss is decided as the table says", () 
   }
   expect(wrong.slice(0, 3)).toEqual([]);
   // a build comes of eight alone: clean or a muscle at work, onto an open step or a try, whatever easier there is
-  expect(counts).toEqual({ build: 8, ease: 36370, hold: 22811, rest: 3314, stop: 18241 });
+  expect(counts).toEqual({ build: 8, ease: 35800, hold: 22811, rest: 3278, stop: 18144 });
 });

@@ -7,6 +7,7 @@ import type { FitContext, Place } from "../fit/context";
 import type { Stepped } from "../fit/step";
 import { byLevers, byVariation, changesBetween, footAt, type LeverChange, treadAfter, watchedOf } from "../fit/tread";
 import { variationById } from "../catalogue/catalogue";
+import { known, NOT_MEASURED } from "../known";
 import { asksAtOnce, type FloorState, HARMLESS_ENDS } from "../floor/events";
 
 /** Why nothing harder is taken on the floor today, whatever the reason. */
@@ -40,8 +41,7 @@ export function buildOnFloor(asked: {
     sets,
     eased: state.moves.some((move) => move.itemId === itemId),
     uncounted,
-    response: lastMorning,
-    newSwelling: false,
+    morning: lastMorning === null ? NOT_MEASURED : known({ class: lastMorning, newSwelling: false, soreMuscles: false }),
   } as const;
   return { ok: true, needsReason: shortfall(today, { ...dose, setCount: Math.max(1, sets.length) }) };
 }

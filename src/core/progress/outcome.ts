@@ -2,6 +2,7 @@ import type { Dose } from "../catalogue/variation";
 import { dropCount, isTimed, repetitionS } from "../dose/dose";
 import { isOverNumber, STOP_FROM_SCORE, type PerformedSet } from "../floor/events";
 import type { Day } from "../day";
+import { isKnownTo, type Reading } from "../known";
 import type { MorningClass } from "./morning";
 import type { DecisionReason } from "./decision-reason";
 
@@ -17,10 +18,14 @@ export interface SessionOutcome {
   eased: boolean;
   /** Why it counts for nothing, however well it went. */
   uncounted: Uncounted | null;
-  response: MorningClass | null;
+  morning: Reading<AnsweredMorning>;
+}
+/** The next morning, as somebody told it. */
+export interface AnsweredMorning {
+  class: MorningClass;
   newSwelling: boolean;
-  /** Muscles were sore the next morning: expected after something new, and held. */
-  soreMuscles?: boolean;
+  /** Muscles were sore: expected after something new, and held. */
+  soreMuscles: boolean;
 }
 
 export const TANK_MARGIN = 2;
@@ -35,14 +40,14 @@ const MUSCLE_UP_TO_SCORE = 5;
 type Setback = { reason: DecisionReason; by: "stop" | "one" | "two" };
 
 /** Why the last session calls for stopping or easing, most urgent first, or null. NaN falls on the safe side. */
-export function setback({ sets, response, newSwelling }: SessionOutcome, limitScore: number): Setback | null {
+export function setback({ sets, morning }: SessionOutcome, limitScore: number): Setback | null {
   const ended = (end: PerformedSet["endedBy"]): boolean => sets.some((set) => set.endedBy === end);
   if (ended("warning-sign")) return { reason: { code: "warning-sign", signs: ["other-sign"] }, by: "stop" };
   if (ended("spreading")) return { reason: { code: "spreading-pain" }, by: "stop" };
   if (ended("belly")) return { reason: { code: "belly-pressure" }, by: "stop" };
   if (ended("sharp")) return { reason: { code: "sharp-pain" }, by: "two" };
-  if (newSwelling) return { reason: { code: "new-swelling" }, by: "two" };
-  if (response === "flare") return { reason: { code: "flare" }, by: "two" };
+  if (isKnownTo(morning, ({ newSwelling }) => newSwelling)) return { reason: { code: "new-swelling" }, by: "two" };
+  if (isKnownTo(morning, (told) => told.class === "flare")) return { reason: { code: "flare" }, by: "two" };
   const over = sets.find((set) => isOverNumber(set, limitScore));
   if (!over && ended("joint")) return { reason: { code: "joint-pressure" }, by: "one" };
   if (!over) return null;
@@ -68,10 +73,10 @@ export function isAsPrescribed(
 }
 
 /** The first thing that keeps a session from counting toward a build, or null when it counts. */
-export function shortfall({ sets, response, eased, uncounted, soreMuscles = false }: SessionOutcome, dose: Dose): DecisionReason | null {
-  if (response === null) return { code: "morning-missing" };
-  if (response !== "calm") return { code: "noticed" };
-  if (soreMuscles) return { code: "sore-muscles" };
+export function shortfall({ sets, morning, eased, uncounted }: SessionOutcome, dose: Dose): DecisionReason | null {
+  if (!morning.isKnown) return { code: "morning-missing" };
+  if (morning.value.class !== "calm") return { code: "noticed" };
+  if (morning.value.soreMuscles) return { code: "sore-muscles" };
   if (eased) return { code: "eased-on-the-floor" };
   if (uncounted) return { code: uncounted };
   if (sets.length < dose.setCount) return { code: "sets-short", setCount: sets.length, targetSetCount: dose.setCount };

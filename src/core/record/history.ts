@@ -8,13 +8,14 @@ import { type AnsweredDose, type Ceiling, isProvisional } from "../limits/ceilin
 import { proposedCeiling, type Tolerance, toleranceFrom, type ToleranceProposal, type ToldDose } from "../limits/tolerance";
 import { isBinding } from "../limits/limit";
 import { RAIL_CHANNELS, type RailChannelId } from "../limits/rails";
+import { known, NOT_MEASURED } from "../known";
 import { onceByName, oncePer } from "../once";
 import { ask, demandOn, WHOLE } from "../templates/ask";
 import { isLoad } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 import { awaySince } from "../progress/away";
-import { isAsPrescribed, type SessionOutcome, type Uncounted } from "../progress/outcome";
+import { type AnsweredMorning, isAsPrescribed, type SessionOutcome, type Uncounted } from "../progress/outcome";
 import { isMorningAfter, type MorningClass, neverCalm } from "../progress/morning";
 import { injectionDays } from "../screen/screen";
 import { blockWeek } from "../week/week";
@@ -68,6 +69,11 @@ function uncountedBy(record: ClientRecord, session: SessionFact): Uncounted | nu
   return response && !isMorningAfter(session.day, response.day) ? "morning-late" : null;
 }
 
+const asAnswered = (response: ResponseFact): AnsweredMorning => ({
+  class: classOf(response),
+  newSwelling: response.newSwelling,
+  soreMuscles: response.told?.muscles === "sore",
+});
 /** What one item of a session came to, and the morning after. */
 export function outcomeOf(record: ClientRecord, session: SessionFact, item: ItemFact): SessionOutcome {
   const response = responseTo(record, session);
@@ -77,9 +83,7 @@ export function outcomeOf(record: ClientRecord, session: SessionFact, item: Item
     sets: session.sets.filter(({ itemId }) => itemId === item.id),
     eased: isEased || (session.checkIn !== null && session.checkIn.choice !== "as-planned"),
     uncounted: uncountedBy(record, session),
-    response: response && classOf(response),
-    newSwelling: response?.newSwelling ?? false,
-    soreMuscles: response?.told?.muscles === "sore",
+    morning: response === null ? NOT_MEASURED : known(asAnswered(response)),
   };
 }
 
@@ -125,7 +129,7 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
     .map(({ day }): AnsweredDose => {
       const answer = record.responses.find((response) => isMorningAfter(day, response.day));
       const isProof = answer && !answer.underRelief && !hadInjection(record, day);
-      return { day, useFraction: 1, response: isProof ? classOf(answer) : null };
+      return { day, useFraction: 1, response: isProof ? known(classOf(answer)) : NOT_MEASURED };
     });
   const demandOf = oncePerRung((rung) =>
     demandOn(
@@ -136,9 +140,12 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
   );
   const trained = new Map<string, AnsweredDose>();
   for (const { session, rung } of donesAsPrescribed(record)) {
-    const useFraction = (demandOf(rung)?.head ?? 0) / ceiling.value;
-    if (useFraction > (trained.get(session.id)?.useFraction ?? 0))
-      trained.set(session.id, { day: session.day, useFraction, response: isCalm(record, session) ? "calm" : null });
+    const demand = demandOf(rung);
+    if (!demand.isKnown) continue; // what it asked of this joint nobody knows, so it speaks for nothing
+    const useFraction = demand.value.head / ceiling.value;
+    const hardest = trained.get(session.id);
+    if (useFraction > 0 && (!hardest || useFraction > hardest.useFraction))
+      trained.set(session.id, { day: session.day, useFraction, response: isCalm(record, session) ? known("calm") : NOT_MEASURED });
   }
   return [...calm, ...trained.values()];
 }
@@ -178,7 +185,8 @@ export function toldDoses(record: ClientRecord, subject: Subject, ceiling: Ceili
       if (!planned || outcome.sets.length === 0) return [];
       if (answered === "calm" && !isAsPrescribed(outcome, planned.prescription.dose, limitScore)) return [];
       const repetitions = outcome.sets.reduce((sum, set) => sum + set.repetitions, 0);
-      return [{ day: session.day, demand: demandOf(planned.rung)?.head ?? 0, repetitions, response: answered }];
+      const demand = demandOf(planned.rung);
+      return demand.isKnown ? [{ day: session.day, demand: demand.value.head, repetitions, response: answered }] : [];
     });
     const [hardest] = doses.filter(({ demand }) => demand > 0).toSorted((a, b) => b.demand - a.demand);
     return hardest ? [hardest] : [];

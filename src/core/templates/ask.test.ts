@@ -20,8 +20,8 @@ function on(
 ): Demand {
   const asked = ask(subject, form(id), { ...startSetting(subject, form(id)), ...more }, wanted);
   const found = demandOn(asked, channel, side);
-  if (!found) throw new Error(asked.ok ? `${id} has no ${channel} ${side}` : asked.reason);
-  return found;
+  if (!found.isKnown) throw new Error(asked.ok ? `${id} has no ${channel} ${side}` : asked.reason);
+  return found.value;
 }
 const MEASURED: Subject = { ...SUBJECT, posture: { kind: "measured", kneeFlexionDeg: 83, shankLeanDeg: 26, pressureFraction: 0.5 } };
 

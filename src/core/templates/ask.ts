@@ -14,6 +14,7 @@ import {
   trustUnder,
 } from "../mechanics/channels";
 import type { Depth } from "../mechanics/standing.types";
+import { type Reading, readingOf } from "../known";
 import { oncePer } from "../once";
 import { type Form, parametersOf, templateOf, valuesOf } from "./form";
 import { toKnee } from "./hands";
@@ -220,5 +221,6 @@ function demandsOf(
   return demands;
 }
 
-export const demandOn = (asked: Asked, channel: NumberChannelId, side: Demand["side"]): Demand | undefined =>
-  asked.ok ? asked.demands.find((demand) => demand.channel === channel && demand.side === side) : undefined;
+/** What one channel on one side is asked; not measured where there is no pose, or nothing reads it. */
+export const demandOn = (asked: Asked, channel: NumberChannelId, side: Demand["side"]): Reading<Demand> =>
+  readingOf(asked.ok ? asked.demands.find((demand) => demand.channel === channel && demand.side === side) : undefined);

@@ -118,7 +118,10 @@ function incidents(record: ClientRecord, since: Day): string {
       }),
     ...responses
       .filter(({ day, class: answer }) => day >= since && answer === "flare")
-      .map(({ day, painScore, newSwelling }) => ({ day, words: `flare, pain ${painScore}${newSwelling ? ", new swelling" : ""}` })),
+      .map(({ day, painScore, newSwelling }) => ({
+        day,
+        words: ["flare", ...(painScore === null ? [] : [`pain ${painScore}`]), ...(newSwelling ? ["new swelling"] : [])].join(", "),
+      })),
     ...sessions
       .filter(({ day, sets }) => day >= since && sets.some(({ endedBy }) => endedBy === "sharp" || endedBy === "spreading"))
       .map(({ day }) => ({ day, words: "a set ended by sharp or spreading pain" })),

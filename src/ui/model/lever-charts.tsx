@@ -1,7 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { NumberChannelId } from "../../core/mechanics/channels";
+import { CHANNELS, type NumberChannelId } from "../../core/mechanics/channels";
 import { ask, AT_THE_POSE, demandOn, type Wanted } from "../../core/templates/ask";
 import { type Form, leversOf, type OwnRange } from "../../core/templates/form";
 import { type Setting, withLever } from "../../core/templates/lever";
@@ -21,8 +21,10 @@ function curve(subject: Subject, form: Form, setting: Setting, { lever, min, max
   return Array.from({ length: POINTS }, (_, i) => {
     const x = min + ((max - min) * i) / (POINTS - 1);
     const asked = ask(subject, form, withLever(setting, lever, x), WANTED);
-    const value = (id: NumberChannelId): number | null =>
-      (demandOn(asked, id, subject.leadSide) ?? demandOn(asked, id, "both"))?.head ?? null;
+    const value = (id: NumberChannelId): number | null => {
+      const reading = demandOn(asked, id, CHANNELS[id].sided ? subject.leadSide : "both");
+      return reading.isKnown ? reading.value.head : null;
+    };
     return { x, kneeMoment: value("kneeMoment"), hipMoment: value("hipMoment"), lowBackMoment: value("lowBackMoment") };
   });
 }

@@ -73,7 +73,7 @@ export function reviewRows(record: ClientRecord, pattern: Pattern): { rows: Revi
   const lever = drawnLever(dones);
   const rows = dones.map(({ session, item, rung }): ReviewRow => {
     const variation = variationById(rung.variationId);
-    const { sets, response } = outcomeOf(record, session, item);
+    const { sets, morning } = outcomeOf(record, session, item);
     const value = lever && hasLever(variation, lever) ? rung.setting[lever] : undefined;
     const scores = sets.flatMap(({ painScore }) => (painScore === null ? [] : [painScore]));
     return {
@@ -84,7 +84,7 @@ export function reviewRows(record: ClientRecord, pattern: Pattern): { rows: Revi
       lever: lever && value !== undefined ? { id: lever, value } : null,
       variationName: variation.name,
       repetitions: sets.reduce((sum, set) => sum + set.repetitions, 0),
-      response,
+      response: morning.isKnown ? morning.value.class : null,
     };
   });
   return { rows, lever };

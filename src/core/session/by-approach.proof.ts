@@ -52,8 +52,3 @@ test.each((AXES as readonly Axis[]).map((axis) => [axis.id, axis] as const))(
     expect(new Set(all).size).toBeGreaterThan(1);
   },
 );
-test("pain: none is a number of nought, and so is any other number of its own", () => {
-  const at = (pain: string): number => schoolOf({ preset: "mainstream", positions: { pain } }).painLimitScore;
-  expect(["none", "settles", "controlled"].map(at)).toEqual([0, 3, 4]);
-  expect(schoolOf({ preset: "mainstream", positions: { pain: "none" }, numbers: { painLimitScore: 2 } }).painLimitScore).toBe(2);
-});
