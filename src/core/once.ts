@@ -22,3 +22,9 @@ export function oncePer<K extends object, V>(make: (key: K) => V): (key: K) => V
     return made;
   };
 }
+
+/** What takes its time and may not be asked for: made when it first is. */
+export function once<V>(make: () => V): () => V {
+  let made: { value: V } | null = null;
+  return () => (made ??= { value: make() }).value;
+}

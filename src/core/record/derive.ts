@@ -10,7 +10,7 @@ import { byLevers, byVariation, changesBetween, footAt, treadAfter, watchedOf } 
 import { isBack } from "../limits/complaint";
 import type { Day } from "../day";
 import type { Careful } from "../limits/rails";
-import { onceByName, oncePer } from "../once";
+import { once, onceByName, oncePer } from "../once";
 import { otherSide, type Side } from "../mechanics/channels";
 import { isHarder, parametersOf, templateOf } from "../templates/form";
 import { type Away, awaySince } from "../progress/away";
@@ -237,9 +237,13 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
   const isPlanChanged = standing.prescription.id !== planned.prescription.id;
   const { rung, prescription } = standing;
   const { dose } = prescription;
-  const ease = isPlanChanged ? easedSince(context, planned, standing, easeOnce) : easeOnce(context, rung, dose);
-  const twice = isPlanChanged ? easedSince(context, planned, standing, easeTwice) : easeTwice(context, rung, dose, ease);
-  const proposal = ceilingProposal(record, context);
+  // most decisions ask for one of these, or for none
+  const ease = once(() => (isPlanChanged ? easedSince(context, planned, standing, easeOnce) : easeOnce(context, rung, dose)));
+  const twice = once(() => (isPlanChanged ? easedSince(context, planned, standing, easeTwice) : easeTwice(context, rung, dose, ease())));
+  const until = once(() => easeUntilAllowed(context, rung, dose));
+  const build = once(() => (isPlanChanged ? null : buildOnce(context, rung, dose)));
+  const provisional = once(() => context.ceilings.some((ceiling) => isCeilingProvisional(record, context.subject, ceiling)));
+  const proposal = once(() => ceilingProposal(record, context));
   return {
     today,
     dose: planned.prescription.dose,
@@ -247,16 +251,29 @@ export function decisionInputOf(record: ClientRecord, session: SessionFact, item
     openWarnings: openWarningsOf(record),
     painLimitScore: painLimitOf(record),
     sessionsToBuild: context.school.sessionsToBuild,
-    provisional: context.ceilings.some((ceiling) => isCeilingProvisional(record, context.subject, ceiling)),
     current: judge(context, variationById(rung.variationId), dose.mixed?.setting ?? rung.setting), // the hardest of its sets
-    ease,
-    easeTwice: twice,
     fewerSets: fewerSets(context, rung, dose),
-    easeUntilAllowed: easeUntilAllowed(context, rung, dose),
-    build: isPlanChanged ? null : buildOnce(context, rung, dose),
+    get ease() {
+      return ease();
+    },
+    get easeTwice() {
+      return twice();
+    },
+    get easeUntilAllowed() {
+      return until();
+    },
+    get build() {
+      return build();
+    },
+    get provisional() {
+      return provisional();
+    },
+    get proposedCeiling() {
+      const found = proposal();
+      return found?.move === "raise" ? found.value : null;
+    },
     isPlanChanged,
     away: awayToday(record, today),
-    proposedCeiling: proposal?.move === "raise" ? proposal.value : null,
     isAhead: isAhead(record, rung),
     isOtherShort: context.school.positions["both-sides"] === "tied" && isOtherShort(record, session, rung),
     holdsRunning: holdsRunning(record, rung),
