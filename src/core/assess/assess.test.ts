@@ -165,6 +165,23 @@ describe("measured ranges", () => {
     expect(limits.map((limit) => isTelling(limit, [...limits, surgeon]))).toEqual([false, false, true]);
     expect(isTelling(surgeon, [...limits, surgeon])).toBe(true);
   });
+  test("stay in view beside what is as strict, on another side, of another kind or looser", () => {
+    const knee = rangeLimits([found("knee-bend", 104, { side: "right" })])[0]!;
+    const beside = (more: Partial<Limit>): boolean => isTelling(knee, [knee, { ...knee, id: "other", ...more }]);
+    const most = (value: number, channel: "kneeFlexion" | "hipFlexion" = "kneeFlexion"): Limit["rule"] => ({
+      kind: "most",
+      channel,
+      most: value,
+    });
+    expect(beside({ rule: most(104) })).toBe(false);
+    expect(beside({ rule: most(105) })).toBe(true);
+    expect(beside({ rule: most(90), side: "left" })).toBe(true);
+    expect(beside({ rule: most(90), side: "both" })).toBe(false);
+    expect(beside({ rule: most(90, "hipFlexion") })).toBe(true);
+    expect(beside({ rule: { kind: "never", what: "lying" } })).toBe(true);
+    const bent = (deg: number): Limit => rangeLimits([found("knee-bend", deg, { side: "right" })])[0]!;
+    expect([119, 120].map((deg) => isTelling(bent(deg), [bent(deg)]))).toEqual([true, false]);
+  });
   test("say what a person said once, not once more by rule", () => {
     const said: Limit = {
       ...(rangeLimits(bends)[1] as Limit),
@@ -201,9 +218,33 @@ describe("a replaced knee", () => {
     expect(closes([...knee("left", 120, 0), ...knee("right", 115, 2)], replaced("both"))).toEqual([]);
     expect(closes([], { conditions: [{ id: "knee-arthritis", side: "right", day: null }] })).toEqual([]);
   });
+  test("is not straight because it bends, nor bends because it is straight", () => {
+    expect(isMeasuredSo([found("knee-bend", 120, { side: "right" })], "straight-and-bend", "right")).toBe(false);
+    expect(isMeasuredSo([found("knee-straight", 0, { side: "right" })], "straight-and-bend", "right")).toBe(false);
+  });
   test("is loaded all the same where the trainer has set the rule aside, with why", () => {
     const aside = { ruleId: "replacement-straight", side: "right", by: "Tove", reason: "surgeon agrees", day: daysAgo(3) } as const;
     expect(closes([], { ...replaced("right"), setAside: [aside] })).toEqual([]);
+  });
+});
+
+describe("what a rule waits for", () => {
+  test("a heel in line on its own raise, on the side asked about, by the latest look", () => {
+    const heel = (side: "left" | "right", value: number, day = TODAY) => found("heel-line", value, { side, day });
+    const isSo = (findings: Finding[], side: "left" | "right" | "both") => isMeasuredSo(findings, "heel-in-line", side);
+    expect([0, 1, 2].map((value) => isSo([heel("left", value)], "left"))).toEqual([true, true, false]);
+    expect([isSo([], "left"), isSo([heel("right", 0)], "left"), isSo([heel("right", 0)], "both")]).toEqual([false, false, false]);
+    expect(isSo([heel("left", 0), heel("right", 1)], "both")).toBe(true);
+    expect(isSo([heel("left", 0, daysAgo(5)), heel("left", 2)], "left")).toBe(false);
+  });
+  test("a pelvis level in both carries, on either side", () => {
+    const all = ["carry-early", "carry-late"].flatMap((id) => (["left", "right"] as const).map((side) => found(id, 0, { side })));
+    const isSo = (findings: Finding[]) => isMeasuredSo(findings, "level-pelvis", "both");
+    expect(isSo(all)).toBe(true);
+    for (const one of all) {
+      expect(isSo(all.filter((each) => each !== one))).toBe(false);
+      expect(isSo(all.map((each) => (each === one ? { ...each, value: 1 } : each)))).toBe(false);
+    }
   });
 });
 
@@ -234,6 +275,19 @@ describe("the five", () => {
     expect(ids({ tasks: ["step"] })).toContain("calm-step");
     expect(ids({ complaints: [{ site: "kneecap" }] })[0]).toBe("calm-seat");
   });
+  test("are for a place that hurts and for an age, from its birthday on, and tell of all that speaks the weightiest", () => {
+    const because = (assessed: Partial<Assessed>, id: string) =>
+      pickProtocols({ ...NOBODY, ...assessed }).find((picked) => picked.protocol.id === id)?.because;
+    expect(because({ complaints: [{ site: "knee" }] }, "chair-stand")).toMatchObject({ kind: "site", id: "knee" });
+    expect(because({ complaints: [{ site: "hip" }] }, "chair-stand")).toBeUndefined();
+    expect([59, 60].map((age) => because({ age }, "chair-stand"))).toEqual([undefined, { kind: "age", from: 60, weight: 4 }]);
+    const stance = { age: 60, ...withCondition("falls", "sprains") };
+    expect(because(stance, "one-leg-stance")).toMatchObject({ id: "falls", weight: 6 });
+    expect(because({ age: 60, complaints: [{ site: "knee" }] }, "chair-stand")).toMatchObject({ kind: "age" });
+    const knee = withCondition("kneecap-pain", "knee-tendon");
+    expect(because(knee, "calm-step")).toMatchObject({ id: "knee-tendon", weight: 5 }); // not the one named first
+  });
+  });
   test("put what is overdue before what is new, and leave out what a limit or an unanswered screen closes", () => {
     const old = [found("hip-back", 12, { side: "left", day: daysAgo(60) })];
     expect(ids({ ...withCondition("back-arch"), findings: old })[0]).toBe("hip-back");
@@ -249,6 +303,13 @@ describe("the five", () => {
     expect(ids(withCondition("tight-hip"))).toContain("hip-bend");
     expect(ids({ ...withCondition("tight-hip"), limits: [lying] })).not.toContain("hip-bend");
     expect(closedBy(protocol("hip-bend"), { ...NOBODY, limits: [lying] })).toEqual({ by: "limit", limit: lying });
+    // not by what is forbidden of something else, bounds a bend, or no longer runs
+    for (const more of [
+      { rule: { kind: "never", what: "impact" } },
+      { rule: { kind: "most", channel: "hipFlexion", most: 90 } },
+      { owner: { kind: "rule", name: "R" }, untilDay: daysAgo(1) },
+    ] as const)
+      expect(closedBy(protocol("hip-bend"), { ...NOBODY, limits: [{ ...lying, ...more }] })).toBeNull();
     for (const gate of ["missing", "refer", "stop"] as const) {
       expect(closedBy(protocol("chair-stand"), { ...NOBODY, gate })).toEqual({ by: "gate" });
       expect(closedBy(protocol("knee-bend"), { ...NOBODY, gate })).toBeNull(); // nothing that tires
