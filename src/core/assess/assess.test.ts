@@ -287,7 +287,6 @@ describe("the five", () => {
     const knee = withCondition("kneecap-pain", "knee-tendon");
     expect(because(knee, "calm-step")).toMatchObject({ id: "knee-tendon", weight: 5 }); // not the one named first
   });
-  });
   test("put what is overdue before what is new, and leave out what a limit or an unanswered screen closes", () => {
     const old = [found("hip-back", 12, { side: "left", day: daysAgo(60) })];
     expect(ids({ ...withCondition("back-arch"), findings: old })[0]).toBe("hip-back");
