@@ -20,7 +20,7 @@ export default defineConfig({
         },
       },
       // what takes its time: many clients, every position of every approach (npm run proofs)
-      { extends: true, test: { name: "proofs", include: ["src/core/**/*.proof.ts"] } },
+      { extends: true, test: { name: "proofs", include: ["{src/core,tests}/**/*.proof.ts"] } },
       { extends: true, test: { name: "published", include: ["tests/published/**/*.test.ts"] } },
       // on the demo's own database (scripts/test.mjs)
       { extends: true, test: { name: "demo", include: ["tests/demo/**/*.test.ts"], testTimeout: 180_000 } },

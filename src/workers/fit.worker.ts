@@ -3,7 +3,8 @@ import { takeIn, variationById, variationsOf } from "../core/catalogue/catalogue
 import type { Pattern } from "../core/catalogue/variation";
 import { compareSchools } from "../core/fit/compare";
 import type { FitContext, Place } from "../core/fit/context";
-import { fitCatalogue, leverCeilings } from "../core/fit/search";
+import { fitCatalogue } from "../core/fit/list";
+import { leverCeilings } from "../core/fit/search";
 import { waysOff } from "../core/fit/relief";
 import { stairAround, stairToGoal } from "../core/fit/stair";
 import { easeByLever, nextBuild } from "../core/fit/step";

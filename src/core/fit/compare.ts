@@ -4,7 +4,8 @@ import type { School } from "../school/school";
 import type { Setting } from "../templates/lever";
 import type { FitContext, Place } from "./context";
 import type { CandidateState, FitReason } from "./fit-reason";
-import { type Candidate, firstOf, fitCatalogue } from "./search";
+import { firstOf, fitCatalogue } from "./list";
+import { type Candidate } from "./search";
 import { buildOnce } from "./step";
 import type { Tread } from "./tread";
 

@@ -5,7 +5,8 @@ import { type LeverId, LEVERS, type Setting, withLever } from "../templates/leve
 import { calmCeilings, complaint, contextWith, kneeLimit, limit, SUBJECT } from "./fit.fixture";
 import { glance } from "./judge";
 import { isWithin, snapSetting, valuesOn } from "./on-hand";
-import { fitCatalogue, fitVariation, leverCeilings, shownOnce } from "./search";
+import { fitCatalogue, shownOnce } from "./list";
+import { fitVariation, leverCeilings } from "./search";
 
 const context = contextWith();
 const found = (of: ReturnType<typeof contextWith>, id: string) => fitCatalogue(of, CATALOGUE).find((each) => each.variationId === id);

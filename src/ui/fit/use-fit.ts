@@ -6,7 +6,7 @@ import { type Purpose, proposedDose } from "../../core/dose/purpose";
 import type { FitContext, Place } from "../../core/fit/context";
 import { judge, type Judgement } from "../../core/fit/judge";
 import { nearestOnHand } from "../../core/fit/on-hand";
-import { type Candidate, firstOf } from "../../core/fit/search";
+import { type Listed, firstOf } from "../../core/fit/list";
 import type { Move } from "../../core/fit/step";
 import type { Tread } from "../../core/fit/tread";
 import type { Side } from "../../core/mechanics/channels";
@@ -56,7 +56,7 @@ export interface Fit {
   isReady: boolean;
   /** The worker could not be started or died: what needs it is missing, and the screen says so. */
   isFailed: boolean;
-  candidates: Candidate[] | null;
+  candidates: Listed[] | null;
   variation: Variation;
   setting: Setting;
   judgement: Judgement;

@@ -8,7 +8,7 @@ import { groupOf } from "../../core/catalogue/rows/row";
 import type { HelperGroup } from "../../core/catalogue/variation";
 import type { Judgement } from "../../core/fit/judge";
 import type { CandidateState, FitReason } from "../../core/fit/fit-reason";
-import { type Candidate, type Shown, shownOnce } from "../../core/fit/search";
+import { type Listed, type Shown, shownOnce } from "../../core/fit/list";
 import type { Limit } from "../../core/limits/limit";
 import type { Setting } from "../../core/templates/lever";
 import { findRows } from "../catalogue/find";
@@ -103,7 +103,7 @@ const ALL = "all";
 const FIRST = 7;
 
 /** What the list is narrowed to: words, and a shelf where the pattern is the helpers'. */
-function useNarrow(candidates: readonly Candidate[] | null) {
+function useNarrow(candidates: readonly Listed[] | null) {
   const [words, setWords] = useState("");
   const [shelf, setShelf] = useState<HelperGroup | typeof ALL>(ALL);
   const rows = useMemo(() => (candidates ?? []).map(({ variationId }) => variationById(variationId)), [candidates]);
@@ -158,7 +158,7 @@ function Names({ ids }: { ids: readonly string[] }) {
 }
 
 interface ListProps {
-  candidates: Candidate[] | null;
+  candidates: Listed[] | null;
   current: { id: string; judgement: Judgement; setting: Setting };
   limits: readonly Limit[];
   units: UnitSystem;
@@ -233,7 +233,7 @@ export function VariationList(props: ListProps) {
       </Notice>
     );
   if (!candidates) return <Soft role="status">Looking through the catalogue</Soft>;
-  const standing = candidates.map((candidate): Candidate =>
+  const standing = candidates.map((candidate): Listed =>
     candidate.variationId === current.id ? { ...candidate, ...current.judgement, setting: current.setting } : candidate,
   );
   const shown = shownOnce(standing, current.id).filter(({ candidate, also }) => [candidate.variationId, ...also].some(narrow.isIn));

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { CATALOGUE } from "../../core/catalogue/catalogue";
 import { STUDIES } from "../../core/catalogue/studies.data";
 import type { FitReason } from "../../core/fit/fit-reason";
-import { fitCatalogue } from "../../core/fit/search";
+import { fitCatalogue } from "../../core/fit/list";
 import type { Limit } from "../../core/limits/limit";
 import { type ChannelId, CHANNELS, type NumberChannelId } from "../../core/mechanics/channels";
 import type { DecisionReason } from "../../core/progress/decision-reason";
