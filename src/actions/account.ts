@@ -1,26 +1,20 @@
 "use server";
-import { APIError } from "better-auth/api";
 import { headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { revalidatePath } from "next/cache";
 import { MemberRow } from "../data/entities";
 import { inStudio } from "../data/orm";
 import { auth } from "../server/auth";
-import { changePassword, endDevice } from "../server/devices";
-import { requireSignedIn } from "../server/session";
+import { changePassword, endDevice, type PasswordChange } from "../server/devices";
+import { type SignInProblem, signInBy } from "../server/sign-in";
+import { chooseStudio, requireSignedIn } from "../server/session";
 
 export type { Device } from "../server/devices";
-export type SignInProblem = "wrong" | "too-many";
+export type { SignInProblem } from "../server/sign-in";
 
 /** Signs in and goes to the clients, or says why not. */
 export async function signInAction(email: string, password: string): Promise<SignInProblem> {
-  try {
-    await auth().api.signInEmail({ body: { email: String(email), password: String(password) }, headers: await headers() });
-  } catch (error) {
-    if (error instanceof APIError) return error.status === "TOO_MANY_REQUESTS" ? "too-many" : "wrong";
-    throw error;
-  }
-  redirect("/");
+  return (await signInBy(String(email), String(password))) ?? redirect("/");
 }
 
 export async function signOutAction(): Promise<void> {
@@ -35,13 +29,20 @@ export async function endDeviceAction(id: string): Promise<void> {
   revalidatePath("/account");
 }
 
-/** A new password, and every other device signed out; false where it was not taken. This device gets a new session with it. */
-export async function changePasswordAction(current: string, next: string): Promise<false> {
-  await requireSignedIn();
-  if (await changePassword(String(current), String(next))) redirect("/account?changed=yes");
-  return false;
+/** A new password, and every other device signed out, or why it was not taken. This device gets a new session with it. */
+export async function changePasswordAction(current: string, next: string): Promise<Exclude<PasswordChange, "changed">> {
+  const { scope } = await requireSignedIn();
+  const change = await changePassword(scope.actorId, String(current), String(next));
+  if (change === "changed") redirect("/account?changed=yes");
+  return change;
 }
 
+/** This device in another of their studios from now on. */
+export async function goToStudioAction(studioId: string): Promise<void> {
+  const { elsewhere } = await requireSignedIn();
+  if (elsewhere.some((each) => each.studioId === studioId)) await chooseStudio(studioId);
+  redirect("/");
+}
 /** Metric or imperial, for this trainer on every device. */
 export async function setUnitsAction(unitSystem: "metric" | "imperial"): Promise<void> {
   const { scope } = await requireSignedIn();

@@ -1,23 +1,38 @@
 "use server";
 import { hashPassword } from "better-auth/crypto";
+import { redirect } from "next/navigation";
 import { v4 as newUuid } from "uuid";
 import { avoidedWords } from "../core/session/sheet";
 import { refuse } from "../data/loop/load";
 import { getOrm } from "../data/orm";
 import { setRetention } from "../data/repos/audit.repo";
 import { changeStudio } from "../data/repos/studio.repo";
-import { acceptInvitation, changeMember, endInvitation, invite, keepNote } from "../data/repos/team.repo";
+import { makePasswordLink, choosePassword } from "../data/repos/door.repo";
+import {
+  acceptInvitation,
+  changeMember,
+  endInvitation,
+  invitationBehind,
+  invite,
+  joinByInvitation,
+  keepNote,
+  userBy,
+} from "../data/repos/team.repo";
 import {
   acceptSchema,
   invitationEndSchema,
   invitationSchema,
   memberSchema,
+  newPasswordSchema,
   noteSchema,
+  passwordLinkSchema,
   retentionSchema,
   studioSchema,
 } from "../schemas/team.schema";
 import { parse } from "../schemas/parse";
 import { log } from "../server/log";
+import { chooseStudio } from "../server/session";
+import { signInBy } from "../server/sign-in";
 import { type StepResult, takeStep } from "./step";
 
 /** Another role for a member, or out of the team. */
@@ -64,18 +79,51 @@ export async function keepNoteAction(clientId: string, input: unknown, stepId: u
   });
 }
 
-export type JoinProblem = "ended" | "bad-input" | "address-taken";
-/** Somebody invited makes their own sign-in; whoever has the link may, once. Null when it is done. */
+export type JoinProblem = "ended" | "bad-input" | "not-yours" | "a-member-already" | "too-many";
+/**
+ * Somebody invited makes their own sign-in; whoever has the link may, once. Who signs in by that address already says so with
+ * the password they have, works in both, and is in the new one on this device. Null when there is a sign-in to use.
+ */
 export async function joinAction(input: unknown): Promise<JoinProblem | null> {
   const parsed = parse(acceptSchema, input);
   if (!parsed.ok) return "bad-input";
   const { password, ...who } = parsed.value;
-  const passwordHash = await hashPassword(password);
-  try {
-    const isNew = await (await getOrm()).em.fork().transactional((em) => acceptInvitation(em, { ...who, userId: newUuid(), passwordHash }));
-    return isNew ? null : "address-taken";
-  } catch {
-    log.info({ step: "join", outcome: "ended" }); // no such invitation, or used a moment before
-    return "ended";
+  const em = (await getOrm()).em.fork();
+  const [known, invited] = [await userBy(em, who.email), await invitationBehind(em, who.secret)];
+  if (!invited) return "ended";
+  if (known !== null) {
+    const signedIn = await signInBy(who.email, password);
+    if (signedIn !== null) return signedIn === "too-many" ? "too-many" : "not-yours";
   }
+  const passwordHash = known === null ? await hashPassword(password) : "";
+  const taken = await (
+    await getOrm()
+  ).em
+    .fork()
+    .transactional((em) =>
+      known === null ? acceptInvitation(em, { ...who, userId: newUuid(), passwordHash }) : joinByInvitation(em, who.secret, known),
+    );
+  log.info({ step: "join", outcome: taken.ok ? "taken" : taken.refusal.code });
+  if (taken.ok && known !== null) {
+    await chooseStudio(invited.studioId);
+    redirect("/");
+  }
+  if (taken.ok) return null;
+  return taken.refusal.code === "a-member-already" ? "a-member-already" : "ended";
+}
+
+/** A one-time link by which a member chooses a new password: a lead's to give. */
+export async function makePasswordLinkAction(input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("password-link", stepId, passwordLinkSchema, input, ({ scope }, em, { userId, secret }) =>
+    makePasswordLink(scope, em, userId, secret),
+  );
+}
+/** A new password by such a link; whoever has it may, once. */
+export async function choosePasswordAction(input: unknown): Promise<"ended" | "bad-input" | null> {
+  const parsed = parse(newPasswordSchema, input);
+  if (!parsed.ok) return "bad-input";
+  const passwordHash = await hashPassword(parsed.value.password);
+  const taken = await (await getOrm()).em.fork().transactional((em) => choosePassword(em, parsed.value.secret, passwordHash));
+  log.info({ step: "choose-password", outcome: taken.ok ? "taken" : "ended" });
+  return taken.ok ? null : "ended";
 }

@@ -1,5 +1,3 @@
-import { openOwnerOrm } from "./orm";
+import { upgrade } from "./upgrade";
 
-const orm = await openOwnerOrm();
-await orm.getMigrator().up();
-await orm.close();
+await upgrade();

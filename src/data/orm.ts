@@ -14,21 +14,22 @@ function required(name: "DATABASE_URL" | "DATABASE_OWNER_URL"): string {
   return value;
 }
 
-const options = (clientUrl: string): Options =>
+const options = (clientUrl: string, connection: object = {}): Options =>
   defineConfig({
     clientUrl,
     entities: [...clientEntities, ...loopEntities, ...aroundEntities],
     extensions: [Migrator],
     forceUtcTimezone: true,
     pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },
-    driverOptions: { connection: { connectionTimeoutMillis: 5000 } },
+    driverOptions: { connection: { connectionTimeoutMillis: 5000, ...connection } },
     migrations: { migrationsList, path: "src/data/migrations", snapshot: false, tableName: "mikro_orm_migrations", allOrNothing: true },
   });
 
 /** The application's connection: a role that owns nothing. */
 export const openOrm = (): Promise<MikroORM> => MikroORM.init(options(required("DATABASE_URL")));
-/** The owner's connection: migrations only. */
-export const openOwnerOrm = (): Promise<MikroORM> => MikroORM.init(options(required("DATABASE_OWNER_URL")));
+/** The owner's connection, for migrations and the command line: a migration takes the time it takes. */
+export const openOwnerOrm = (): Promise<MikroORM> => MikroORM.init(options(required("DATABASE_OWNER_URL"), { options: NO_LIMITS }));
+const NO_LIMITS = "-c statement_timeout=0 -c lock_timeout=0 -c idle_in_transaction_session_timeout=0";
 
 const held = globalThis as typeof globalThis & { ponderisOrm?: Promise<MikroORM> };
 

@@ -13,6 +13,7 @@ import { inStudio, openOrm, openOwnerOrm } from "./orm";
 import { addClient, addScreen } from "./repos/client.repo";
 import { loadRecord } from "./repos/record.repo";
 import type { Scope } from "./scope";
+import { upgrade } from "./upgrade";
 
 const idOf = (name: string): string => uuidFromName(name, "0d1f9f4e-31d1-44fb-8f1f-4f2a4f9b6d11");
 
@@ -27,9 +28,7 @@ export interface TestStudio {
 
 /** A migrated test database, on the application's role. */
 export async function openTestDatabase(): Promise<MikroORM> {
-  const owner = await openOwnerOrm();
-  await owner.getMigrator().up();
-  await owner.close();
+  await upgrade();
   return openOrm();
 }
 

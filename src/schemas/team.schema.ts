@@ -9,6 +9,22 @@ const email = text(200)
   .lowercase()
   .prefs({ convert: true });
 
+/** A studio of one's own and its lead, as the command line asks for them. */
+export interface NewStudio {
+  name: string;
+  lead: string;
+  email: string;
+  timeZone: string;
+  password: string;
+}
+export const newStudioKeys = {
+  name: words(120).required(),
+  lead: words(80).required(),
+  email: email.required(),
+  timeZone: timeZone.required(),
+  password: text(128).min(10).required(),
+} satisfies Record<keyof NewStudio, Joi.Schema>;
+
 export const memberSchema = Joi.object<{ userId: string; role: Role | "gone" }>({
   userId: text(80).min(1).required(),
   role: role.valid("gone").required(),
@@ -26,6 +42,16 @@ export const acceptSchema = Joi.object<{ secret: string; name: string; email: st
   name: words(80).required(),
   email: email.required(),
   password: text(128).min(10).required(),
+});
+const password = text(128).min(10);
+/** Who is to choose a new password, and the secret of the link that lets them. */
+export const passwordLinkSchema = Joi.object<{ userId: string; secret: string }>({
+  userId: text(80).min(1).required(),
+  secret: secret.required(),
+});
+export const newPasswordSchema = Joi.object<{ secret: string; password: string }>({
+  secret: secret.required(),
+  password: password.required(),
 });
 export const noteSchema = Joi.object<{ id: string; seenBy: SeenBy; words: string; endedDay: string | null }>({
   id: uuid.required(),

@@ -51,7 +51,10 @@ function createAuth() {
       }),
       after: createAuthMiddleware(async (context) => {
         const attempt = attemptOf(context);
-        if (limited && attempt && context.context.newSession) await attempts.succeeded(attempt);
+        const { newSession } = context.context;
+        if (!attempt || !newSession) return;
+        if (limited) await attempts.succeeded(attempt);
+        await doorPool().query("select note_at_door($1, 'signed-in')", [newSession.user.id]);
       }),
     },
     plugins: [nextCookies()], // keep last

@@ -1,6 +1,10 @@
 import "server-only";
 import { headers } from "next/headers";
+import { RateLimiterRes } from "rate-limiter-flexible";
+import { getOrm } from "../data/orm";
+import { type AtDoor, noteAtDoor } from "../data/repos/door.repo";
 import { auth } from "./auth";
+import { counted } from "./pool";
 
 /** A device that is signed in as this person. Its token never leaves the server. */
 export interface Device {
@@ -29,15 +33,40 @@ export async function devicesOf(): Promise<Device[]> {
 export async function endDevice(id: string): Promise<void> {
   const from = await headers();
   const device = (await auth().api.listSessions({ headers: from })).find((session) => session.id === id);
-  if (device) await auth().api.revokeSession({ body: { token: device.token }, headers: from });
+  if (!device) return;
+  await auth().api.revokeSession({ body: { token: device.token }, headers: from });
+  await note(device.userId, "signed-a-device-out");
 }
+const note = async (userId: string, what: AtDoor): Promise<void> => {
+  await noteAtDoor((await getOrm()).em.fork(), userId, what);
+};
 
-/** A new password; every other device is signed out. False where the present one is not right, or the new one too short. */
-export async function changePassword(currentPassword: string, newPassword: string): Promise<boolean> {
-  return auth()
+/** Wrong present passwords in a while, of one person on whatever device: an open tablet is no place to guess at. */
+const GUESSES = { points: 5, duration: 900 };
+const held = globalThis as typeof globalThis & { ponderisGuesses?: ReturnType<typeof counted> };
+const guesses = () => (held.ponderisGuesses ??= counted("present password", GUESSES));
+
+export type PasswordChange = "changed" | "wrong" | "too-many";
+/** A new password; every other device is signed out. Wrong where the present one is not right, or the new one too short. */
+export async function changePassword(userId: string, currentPassword: string, newPassword: string): Promise<PasswordChange> {
+  const isOver = await guesses()
+    .consume(userId)
+    .then(
+      () => false,
+      (reason: unknown) => {
+        if (reason instanceof RateLimiterRes) return true;
+        throw reason;
+      },
+    );
+  if (isOver) return "too-many";
+  const isChanged = await auth()
     .api.changePassword({ body: { currentPassword, newPassword, revokeOtherSessions: true }, headers: await headers() })
     .then(
       () => true,
       () => false,
     );
+  if (!isChanged) return "wrong";
+  await guesses().delete(userId);
+  await note(userId, "changed-the-password");
+  return "changed";
 }

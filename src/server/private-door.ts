@@ -19,10 +19,18 @@ const SECRET_LENGTH = 43;
 /** Wrong links an address may try in a while; and how often one right link may be used. */
 const WRONG = { points: 30, duration: 900 };
 const USED = { points: 600, duration: 300 };
+/** Years of birth that an address may try on a link in a while; and wrong ones in a link's whole life, from wherever. */
 const YEARS = { points: 5, duration: 900 };
+const FOR_GOOD_S = 0;
+const YEARS_EVER = { points: 10, duration: FOR_GOOD_S };
 
 const held = globalThis as typeof globalThis & { ponderisPrivate?: ReturnType<typeof limiters> };
-const limiters = () => ({ wrong: counted("link wrong", WRONG), used: counted("link used", USED), years: counted("link year", YEARS) });
+const limiters = () => ({
+  wrong: counted("link wrong", WRONG),
+  used: counted("link used", USED),
+  years: counted("link year", YEARS),
+  yearsEver: counted("link years ever", YEARS_EVER),
+});
 const limits = () => (held.ponderisPrivate ??= limiters());
 const isTooMany = (reason: unknown): boolean => {
   if (reason instanceof RateLimiterRes) return true;
@@ -32,7 +40,6 @@ const isTooMany = (reason: unknown): boolean => {
 /** Opens a private link, or says why not: a link that was stopped, or whose last day is over, is as if it never was. */
 export async function openPrivate(token: string, opens: Opens, address: string): Promise<Visitor | "unknown" | "too-many"> {
   const { wrong, used } = limits();
-  if (((await wrong.get(address))?.remainingPoints ?? 1) <= 0) return "too-many";
   const [studioId = "", secret = ""] = token.split(".");
   const behind =
     isUuid(studioId) && secret.length === SECRET_LENGTH
@@ -40,21 +47,38 @@ export async function openPrivate(token: string, opens: Opens, address: string):
       : null;
   const today = behind ? todayIn(behind.timeZone).toString() : "";
   if (!behind || (behind.untilDay !== null && behind.untilDay < today)) {
-    await wrong.consume(address).catch(isTooMany);
-    return "unknown";
+    // a right link is opened whatever else was tried from there: only what opens nothing is counted
+    return wrong.consume(address).then(
+      () => "unknown" as const,
+      (reason: unknown) => (isTooMany(reason) ? "too-many" : "unknown"),
+    );
   }
   const linkHash = hashOf(secret);
   const isOver = await used.consume(linkHash).then(() => false, isTooMany);
   return isOver ? "too-many" : { ...behind, studioId, linkHash, today };
 }
 
-/** Whether one more year of birth may be tried on a link; a right one takes its try back. */
-export async function mayTryYear({ linkHash }: Visitor): Promise<boolean> {
-  return limits()
-    .years.consume(linkHash)
-    .then(
-      () => true,
-      (reason: unknown) => !isTooMany(reason),
-    );
+export type YearTry = "may-try" | "too-many" | "for-good";
+/**
+ * Whether one more year of birth may be tried on a link. Wrong ones from elsewhere close a phone's own way only once ten were
+ * wrong in the link's life: then nobody new comes in by it, and the trainer makes another. A phone that told it is not asked again.
+ */
+export async function mayTryYear({ linkHash }: Visitor, address: string): Promise<YearTry> {
+  const { years, yearsEver } = limits();
+  if (await areYearsGuessed(linkHash)) return "for-good";
+  const isOver = await years.consume(`${linkHash} ${address}`).then(() => false, isTooMany);
+  if (isOver) return "too-many";
+  return yearsEver.consume(linkHash).then(
+    () => "may-try" as const,
+    (reason: unknown) => (isTooMany(reason) ? "for-good" : "may-try"),
+  );
 }
-export const yearWasRight = ({ linkHash }: Visitor): Promise<unknown> => limits().years.delete(linkHash);
+/** A right one takes its tries back. */
+export async function yearWasRight({ linkHash }: Visitor, address: string): Promise<void> {
+  const { years, yearsEver } = limits();
+  await years.delete(`${linkHash} ${address}`);
+  await yearsEver.reward(linkHash);
+}
+/** Whether ten wrong years were tried on a link: the trainer is told. */
+export const areYearsGuessed = async (linkHash: string): Promise<boolean> =>
+  ((await limits().yearsEver.get(linkHash))?.consumedPoints ?? 0) >= YEARS_EVER.points;

@@ -2,13 +2,13 @@ import type { UnitSystem } from "../core/units";
 import "server-only";
 import { createHmac } from "node:crypto";
 import { today as todayIn } from "@internationalized/date";
-import { headers } from "next/headers";
+import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
 import type { Role } from "../core/record/team";
 import type { Day } from "../core/day";
 import { getOrm } from "../data/orm";
-import { memberOf } from "../data/repos/studio.repo";
+import { type Member, membersOf } from "../data/repos/studio.repo";
 import type { Scope } from "../data/scope";
 import { auth } from "./auth";
 
@@ -23,6 +23,8 @@ export interface SignedIn {
   unitSystem: UnitSystem;
   timeZone: string;
   today: Day;
+  /** Other studios that this person has a place in. */
+  elsewhere: readonly { studioId: string; studioName: string }[];
 }
 
 /** What locks a person's entries on a tablet they have signed out of: the same on every device, and given to nobody else. */
@@ -31,11 +33,22 @@ const lockKeyOf = ({ studioId, actorId }: Scope): string =>
     .update(`tablet ${studioId} ${actorId}`)
     .digest("base64");
 
+/** Which of their studios this device is in: a name, and never a way in. */
+const STUDIO_COOKIE = "ponderis-studio";
+const YEAR_S = 365 * 24 * 3600;
+export async function chooseStudio(studioId: string): Promise<void> {
+  const secure = (process.env["APP_URL"] ?? "").startsWith("https:");
+  (await cookies()).set(STUDIO_COOKIE, studioId, { httpOnly: true, sameSite: "lax", secure, maxAge: YEAR_S });
+}
+const hereOf = (members: readonly Member[], chosen: string | undefined): Member | undefined =>
+  members.find(({ studioId }) => studioId === chosen) ?? members[0];
+
 /** The signed-in trainer, or null. Once per request. */
 export const signedIn = cache(async (): Promise<SignedIn | null> => {
   const session = await auth().api.getSession({ headers: await headers() });
   if (!session) return null;
-  const member = await memberOf((await getOrm()).em.fork(), session.user.id);
+  const members = await membersOf((await getOrm()).em.fork(), session.user.id);
+  const member = hereOf(members, (await cookies()).get(STUDIO_COOKIE)?.value);
   if (!member) return null;
   const scope = { studioId: member.studioId, actorId: session.user.id };
   return {
@@ -47,6 +60,7 @@ export const signedIn = cache(async (): Promise<SignedIn | null> => {
     unitSystem: member.unitSystem,
     timeZone: member.timeZone,
     today: todayIn(member.timeZone).toString(),
+    elsewhere: members.filter(({ studioId }) => studioId !== member.studioId),
   };
 });
 

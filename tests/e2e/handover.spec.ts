@@ -1,4 +1,5 @@
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
+import type { Page } from "@playwright/test";
 import { address, expect, expectAccessible, openClient, test } from "./studio";
 
 test.use({ serviceWorkers: "block" });
@@ -110,10 +111,81 @@ test("two trainers: a colleague is invited, reads what is for the team and not w
   await colleague.getByRole("button", { name: "Keep the note" }).click();
   await expect(colleague.getByText("You may look in this studio, and change nothing")).toBeVisible();
   await page.getByRole("button", { name: "take Sanne Friis out of the team" }).click();
+  await expect(page.getByRole("alertdialog", { name: "Take Sanne Friis out of the team?" })).toContainText("signed out everywhere");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Take Sanne Friis out" }).click();
   await expect(page.getByRole("button", { name: /Role of Sanne Friis/ })).toBeHidden();
   await colleague.goto("/");
   await expect(colleague).toHaveURL(/sign-in/);
   await colleague.context().close();
+});
+
+test("a forgotten password is chosen anew by a lead's link; who signs in already joins a second studio with it", async ({
+  trainer: page,
+  browser,
+}) => {
+  const elsewhere = async () => (await browser.newContext({ baseURL: address, serviceWorkers: "block" })).newPage();
+  const signInAs = async (on: Page, email: string, password: string): Promise<void> => {
+    await on.goto("/sign-in");
+    await on.getByLabel("E-mail").fill(email);
+    await on.getByLabel("Password").fill(password);
+    await on.getByRole("button", { name: "Sign in" }).click();
+  };
+  const COLLEAGUE = "part-timer@ponderis.example";
+  await page.goto("/studio");
+  await page.getByRole("button", { name: "new password for Peer Aske" }).click();
+  const link = await page.getByRole("textbox", { name: "Link for Peer Aske" }).inputValue();
+
+  const peer = await elsewhere();
+  await peer.goto(link);
+  await expectAccessible(peer);
+  await peer.getByRole("textbox", { name: "New password" }).fill("tide and tackle");
+  await peer.getByRole("button", { name: "Take it" }).click();
+  await expect(peer.getByRole("heading", { name: "Changed" })).toBeVisible();
+  await peer.goto(link);
+  await expect(peer.getByRole("heading", { name: "This link has ended" })).toBeVisible();
+  await signInAs(peer, COLLEAGUE, "harbour-scale");
+  await expect(peer.getByText("do not go together")).toBeVisible();
+  await signInAs(peer, COLLEAGUE, "tide and tackle");
+  await expect(peer.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
+  // an open tablet is no place to guess at the present password
+  await peer.goto("/account");
+  for (let i = 1; i <= 6; i++) {
+    await peer.getByRole("textbox", { name: "Present password" }).fill(`a guess ${i}`);
+    await peer.getByRole("textbox", { name: "New password" }).fill("harbour-scale-2");
+    await peer.getByRole("button", { name: "Change the password" }).click();
+    await expect(peer.getByText(i <= 5 ? "is not right" : "wrong five times")).toBeVisible();
+    await expect(peer.getByRole("button", { name: "Change the password" })).toBeEnabled();
+  }
+  for (const path of ["verify-password", "list-sessions", "get-session", "change-password"])
+    expect((await peer.request.post(`/api/auth/${path}`, { data: {}, headers: { origin: address } })).status()).toBe(404);
+
+  const other = await elsewhere();
+  await signInAs(other, "other@ponderis.example", "harbour-scale");
+  await expect(other.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
+  await other.goto("/studio");
+  await other.getByRole("textbox", { name: "Name", exact: true }).fill("Peer Aske");
+  await other.getByRole("textbox", { name: "E-mail" }).fill(COLLEAGUE);
+  await other.getByRole("button", { name: "Make the link" }).click();
+  const invitation = await other.getByRole("textbox", { name: "Invitation" }).inputValue();
+  await peer.context().clearCookies();
+  await peer.goto(invitation);
+  await peer.getByRole("textbox", { name: "Password" }).fill("nobody's password");
+  await peer.getByRole("button", { name: "Join" }).click();
+  await expect(peer.getByText("If that is you")).toBeVisible();
+  await peer.getByRole("textbox", { name: "Password" }).fill("tide and tackle");
+  await peer.getByRole("button", { name: "Join" }).click();
+  await expect(peer.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
+  await peer.goto("/account");
+  const studios = peer.getByRole("region", { name: "Your studios" });
+  await expect(studios).toContainText("Millpond studio on this device");
+  await studios.getByRole("button", { name: "Go there" }).click();
+  await expect(peer.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
+  await peer.goto("/studio");
+  await expect(peer.getByRole("heading", { name: "Studio above the chandlery" })).toBeVisible();
+  await page.goto("/studio");
+  await expect(page.getByRole("region", { name: "Who saw and changed what" })).toContainText("Peer Aske: chose a new password by a link");
+  await Promise.all([peer.context().close(), other.context().close()]);
 });
 
 test("a letter is drafted, edited, and kept as a PDF with its words; the summary is a FHIR bundle", async ({ trainer: page }) => {

@@ -9,6 +9,8 @@ export interface NewLink {
   asksYear: boolean;
 }
 export interface StandingLink {
+  /** What it can be told by; nothing is opened with it. */
+  linkHash: string;
   since: Day;
   untilDay: Day | null;
   asksYear: boolean;

@@ -29,6 +29,7 @@ export interface Invited {
 }
 /** Who saw or changed what: a verb and a kind of thing, and whose it was where that is still known. Never what it said. */
 export interface AuditLine {
+  id: string;
   at: string;
   by: string;
   verb: string;

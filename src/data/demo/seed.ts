@@ -84,15 +84,14 @@ const demoVisits = (today: Day): Visit[] =>
 
 /** The member is written last: a studio without one is a seeding that was cut short. */
 async function seed(): Promise<string> {
-  const orm = await getOrm();
-  if (await orm.em.fork().findOne(MemberRow, { studioId: demoId("quayside") })) return "kept";
+  const quayside = { studioId: demoId("quayside"), actorId: "demo-quayside" };
+  if (await inStudio(quayside.studioId, (em) => em.findOne(MemberRow, { studioId: quayside.studioId }))) return "kept";
   const today = todayIn(TIME_ZONE).toString();
   await asOwner(async (em) => {
     if (await em.findOne(StudioRow, { id: demoId("quayside") }))
       throw new Error("The demo data was cut short last time. Start it over: npm run demo -- --reset");
     for (const { key, name } of STUDIOS) await em.insert(StudioRow, { id: demoId(key), name, timeZone: TIME_ZONE });
   });
-  const quayside = { studioId: demoId("quayside"), actorId: "demo-quayside" };
   await inStudio(quayside.studioId, async (em) => {
     for (const band of DEMO_BANDS) await addBand(quayside, em, band, today);
   });

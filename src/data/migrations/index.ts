@@ -29,6 +29,7 @@ import { Migration0027 } from "./migration-0027";
 import { Migration0028 } from "./migration-0028";
 import { Migration0029 } from "./migration-0029";
 import { Migration0030 } from "./migration-0030";
+import { Migration0031 } from "./migration-0031";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -61,4 +62,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0028", class: Migration0028 },
   { name: "migration-0029", class: Migration0029 },
   { name: "migration-0030", class: Migration0030 },
+  { name: "migration-0031", class: Migration0031 },
 ];

@@ -4,12 +4,15 @@ import type { AuditLine } from "../../core/record/team";
 import { RetentionRow } from "../around-entities";
 import { audit, type Scope, stamp } from "../scope";
 
-export const listAudit = ({ studioId }: Scope, em: EntityManager, most = 200): Promise<AuditLine[]> =>
+export const AUDIT_PAGE = 50;
+/** A page of it, the newest first, or from an older line on: one line more than the page says that there is an older one. */
+export const listAudit = ({ studioId }: Scope, em: EntityManager, from: string | null = null): Promise<AuditLine[]> =>
   em.execute(
-    `select to_json(a.created_at) #>> '{}' as at, a.created_by as by, a.verb, a.table_name as "tableName",
+    `select a.id, to_json(a.created_at) #>> '{}' as at, a.created_by as by, a.verb, a.table_name as "tableName",
        (select v.name from client_revision v where v.studio_id = a.studio_id and v.client_id = a.row_id order by v.created_at desc, v.id desc limit 1) as "clientName"
-       from audit_event a where a.studio_id = ? order by a.created_at desc limit ?`,
-    [studioId, most],
+       from audit_event a where a.studio_id = ? and (?::uuid is null or (a.created_at, a.id) <= (select f.created_at, f.id from audit_event f where f.studio_id = ? and f.id = ?::uuid))
+      order by a.created_at desc, a.id desc limit ?`,
+    [studioId, from, studioId, from, AUDIT_PAGE + 1],
   );
 
 /** For so many months after somebody was put away the studio keeps them; null: until somebody erases them. */

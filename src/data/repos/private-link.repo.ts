@@ -35,14 +35,13 @@ export async function standingLink(
   opens: Opens,
   today: Day,
 ): Promise<StandingLink | null> {
-  const [latest] = await em.execute<(StandingLink & { isOpen: boolean })[]>(
-    `select created_at::date::text as since, until_day::text as "untilDay", asks_year as "asksYear", token_hash is not null as "isOpen" from private_link
+  const [latest] = await em.execute<(Omit<StandingLink, "linkHash"> & { linkHash: string | null })[]>(
+    `select created_at::date::text as since, until_day::text as "untilDay", asks_year as "asksYear", token_hash as "linkHash" from private_link
       where studio_id = ? and client_id = ? and opens = ? order by created_at desc, id desc limit 1`,
     [studioId, clientId, opens],
   );
-  if (!latest?.isOpen || (latest.untilDay !== null && latest.untilDay < today)) return null;
-  const { isOpen: _, ...link } = latest;
-  return link;
+  if (!latest || latest.linkHash === null || (latest.untilDay !== null && latest.untilDay < today)) return null;
+  return { ...latest, linkHash: latest.linkHash };
 }
 
 /** What a secret opens: whose it is, and the studio's time zone. */

@@ -86,11 +86,9 @@ export interface Member {
   studioName: string;
   timeZone: string;
 }
-/** The member that a user is, or null: asked before any studio is known, and so by the one function that may. */
-export async function memberOf(em: EntityManager, userId: string): Promise<Member | null> {
-  const [member] = await em.execute<Member[]>(
-    `select studio_id as "studioId", name, role, unit_system as "unitSystem", studio_name as "studioName", time_zone as "timeZone" from member_of(?)`,
+/** Every place a user has in a team, by the studio's name: asked before any studio is known, and so by the one function that may. */
+export const membersOf = (em: EntityManager, userId: string): Promise<Member[]> =>
+  em.execute(
+    `select studio_id as "studioId", name, role, unit_system as "unitSystem", studio_name as "studioName", time_zone as "timeZone" from members_of(?)`,
     [userId],
   );
-  return member ?? null;
-}

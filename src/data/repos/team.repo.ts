@@ -17,20 +17,31 @@ export async function namesOf(scope: Scope, em: EntityManager): Promise<Readonly
   return { client: "the client", reminder: "a reminder", ...Object.fromEntries(team.map(({ userId, name }) => [userId, name])) };
 }
 
-const CAUSES = { "not a lead": "only-a-lead", "the last lead": "the-last-lead", "no such member": "no-such-member" } as const;
-/** Another role for a member, or out of the team: asked of the database by the one function that may, which looks who asks. */
-export async function changeMember({ actorId }: Scope, em: EntityManager, userId: string, role: Role | "gone"): Promise<Taken> {
-  await em.execute("savepoint member");
+const CAUSES = {
+  "not a lead": "only-a-lead",
+  "the last lead": "the-last-lead",
+  "no such member": "no-such-member",
+  "no such invitation": "no-such-link",
+  "no such link": "no-such-link",
+  "a member already": "a-member-already",
+  "in another studio": "in-another-studio",
+} as const;
+/** Asked of the database by a function that may, which looks who asks: what it refuses is a refusal, and the rest goes on. */
+export async function asked(em: EntityManager, sql: string, values: readonly string[]): Promise<Taken> {
+  await em.execute("savepoint asked");
   try {
-    await em.execute(`select change_member(?, ?, ?)`, [actorId, userId, role]);
+    await em.execute(sql, [...values]);
     return { ok: true };
   } catch (error) {
-    await em.execute("rollback to savepoint member");
+    await em.execute("rollback to savepoint asked");
     const cause = (Object.keys(CAUSES) as (keyof typeof CAUSES)[]).find((words) => String(error).includes(words));
     if (!cause) throw error;
     return refuse({ code: CAUSES[cause] });
   }
 }
+/** Another role for a member, or out of the team. */
+export const changeMember = ({ actorId }: Scope, em: EntityManager, userId: string, role: Role | "gone"): Promise<Taken> =>
+  asked(em, `select change_member(?, ?, ?)`, [actorId, userId, role]);
 
 /** Invitations that still stand. */
 export const invitations = ({ studioId }: Scope, em: EntityManager, today: Day): Promise<Invited[]> =>
@@ -58,28 +69,35 @@ export async function endInvitation(scope: Scope, em: EntityManager, id: string)
   return { ok: true };
 }
 
+export interface InvitedTo {
+  studioId: string;
+  studioName: string;
+  name: string;
+  email: string;
+  role: Role;
+}
 /** What a secret invites to; null where it invites nobody, or does no longer. Asked before any studio is known. */
-export async function invitationBehind(
-  em: EntityManager,
-  secret: string,
-): Promise<{ studioName: string; name: string; email: string; role: Role } | null> {
-  const [row] = await em.execute<{ studioName: string; name: string; email: string; role: Role }[]>(
-    `select studio_name as "studioName", name, email, role from invitation_behind(?)`,
+export async function invitationBehind(em: EntityManager, secret: string): Promise<InvitedTo | null> {
+  const [row] = await em.execute<InvitedTo[]>(
+    `select studio_id as "studioId", studio_name as "studioName", name, email, role from invitation_behind(?)`,
     [hashOf(secret)],
   );
   return row ?? null;
 }
 
-/** Somebody's own sign-in and their place in the team, once. False where the mail address signs somebody in already. */
-export async function acceptInvitation(
+/** Who signs in by a mail address; null for nobody. */
+export async function userBy(em: EntityManager, email: string): Promise<string | null> {
+  const [user] = await em.execute<{ id: string }[]>(`select id from "user" where email = ?`, [email]);
+  return user?.id ?? null;
+}
+/** Somebody's own sign-in and their place in the team, once. */
+export const acceptInvitation = (
   em: EntityManager,
   { secret, userId, name, email, passwordHash }: { secret: string; userId: string; name: string; email: string; passwordHash: string },
-): Promise<boolean> {
-  const [taken] = await em.execute<{ id: string }[]>(`select id from "user" where email = ?`, [email]);
-  if (taken) return false;
-  await em.execute(`select accept_invitation(?, ?, ?, ?, ?)`, [hashOf(secret), userId, name, email, passwordHash]);
-  return true;
-}
+): Promise<Taken> => asked(em, `select accept_invitation(?, ?, ?, ?, ?)`, [hashOf(secret), userId, name, email, passwordHash]);
+/** A place in the team for who signs in already; one who had left is back. */
+export const joinByInvitation = (em: EntityManager, secret: string, userId: string): Promise<Taken> =>
+  asked(em, `select join_by_invitation(?, ?)`, [hashOf(secret), userId]);
 
 /** Notes that this person may read, the newest first. */
 export const notesOf = ({ studioId, actorId }: Scope, em: EntityManager, clientId: string): Promise<Note[]> =>

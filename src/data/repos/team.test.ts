@@ -7,7 +7,7 @@ import { MemberRow } from "../entities";
 import { openOwnerOrm } from "../orm";
 import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
 import { addLimit, eraseClient } from "./client.repo";
-import { memberOf } from "./studio.repo";
+import { membersOf } from "./studio.repo";
 import {
   acceptInvitation,
   changedSince,
@@ -16,9 +16,11 @@ import {
   invitationBehind,
   invitations,
   invite,
+  joinByInvitation,
   keepNote,
   notesOf,
   teamOf,
+  userBy,
 } from "./team.repo";
 
 let orm: MikroORM;
@@ -61,9 +63,9 @@ describe("the team", () => {
     expect(await change(other.ids[0] ?? "", trainer, "reader", other)).toMatchObject({ refusal: { code: "no-such-member" } });
     expect(await change(other.ids[0] ?? "", trainer, "reader")).toMatchObject({ refusal: { code: "only-a-lead" } }); // in a studio that is not theirs
     expect(await change(lead, trainer, "reader")).toMatchObject({ ok: true });
-    expect(await memberOf(orm.em.fork(), trainer)).toMatchObject({ role: "reader" });
+    expect(await membersOf(orm.em.fork(), trainer)).toMatchObject([{ role: "reader" }]);
     expect(await change(lead, trainer, "gone")).toMatchObject({ ok: true });
-    expect(await memberOf(orm.em.fork(), trainer)).toBeNull();
+    expect(await membersOf(orm.em.fork(), trainer)).toEqual([]);
     expect(await inTest(orm, studio.scope, (em) => teamOf(studio.scope, em))).toContainEqual({
       userId: trainer,
       name: "trainer 1",
@@ -101,14 +103,77 @@ describe("the team", () => {
     expect(standing).toHaveLength(2);
     const gone = standing.find(({ email }) => email.startsWith(withdrawn));
     await inTest(orm, studio.scope, (em) => endInvitation(studio.scope, em, gone?.id ?? ""));
-    expect(await join(good)).toBe(true);
-    expect(await join(good)).toBe(false); // that address signs somebody in now
-    for (const secret of [good, late, withdrawn, "never"]) await expect(join(secret, `${randomUUID()}@x.example`)).rejects.toThrow();
+    expect(await userBy(orm.em.fork(), `${good}@x.example`)).toBeNull();
+    expect(await join(good)).toEqual({ ok: true });
+    expect(await userBy(orm.em.fork(), `${good}@x.example`)).not.toBeNull();
+    for (const secret of [good, late, withdrawn, "never"])
+      expect(await join(secret, `${randomUUID()}@x.example`)).toMatchObject({ refusal: { code: "no-such-link" } });
     const users = await orm.em
       .fork()
       .execute<{ n: string }[]>(`select count(*) as n from "user" where name = 'Peer' and email like ?`, [`${withdrawn}%`]);
     expect(users[0]?.n).toBe("0"); // nothing half-made is left
     expect((await inTest(orm, studio.scope, (em) => teamOf(studio.scope, em))).filter(({ name }) => name === "Peer")).toHaveLength(1);
+  });
+});
+
+describe("two at once", () => {
+  test("two leads that take each other out leave one of them, every time", async () => {
+    for (let turn = 0; turn < 6; turn++) {
+      const studio = await teamStudio("lead", "lead");
+      const [a = "", b = ""] = studio.ids;
+      const gone = (actor: string, who: string) => inTest(orm, studio.scope, (em) => changeMember(as(studio, actor), em, who, "gone"));
+      const taken = await Promise.all([gone(a, b), gone(b, a)]);
+      expect(taken.filter(({ ok }) => ok)).toHaveLength(1);
+      const team = await inTest(orm, studio.scope, (em) => teamOf(studio.scope, em));
+      expect(team.filter(({ role }) => role === "lead")).toHaveLength(1);
+    }
+  });
+  test("an invitation that two people follow lets one in", async () => {
+    const studio = await teamStudio("lead");
+    const secret = randomUUID();
+    await inTest(orm, studio.scope, (em) =>
+      invite(studio.scope, em, { secret, name: "Peer", email: "peer@x.example", role: "trainer", untilDay: TODAY }),
+    );
+    const join = () =>
+      orm.em
+        .fork()
+        .transactional((em) =>
+          acceptInvitation(em, { secret, userId: randomUUID(), name: "Peer", email: `${randomUUID()}@x.example`, passwordHash: "x" }),
+        );
+    expect((await Promise.all([join(), join(), join()])).filter(({ ok }) => ok)).toHaveLength(1);
+  });
+});
+
+describe("somebody who signs in already", () => {
+  const invited = async (studio: TestStudio): Promise<string> => {
+    const secret = randomUUID();
+    await inTest(orm, studio.scope, (em) =>
+      invite(studio.scope, em, { secret, name: "Peer", email: "peer@x.example", role: "reader", untilDay: TODAY }),
+    );
+    return secret;
+  };
+  const join = (secret: string, who: string) => orm.em.fork().transactional((em) => joinByInvitation(em, secret, who));
+  test("joins a second studio, and is in both, each with its own role", async () => {
+    const [first, second] = [await teamStudio("lead", "trainer"), await teamStudio("lead")];
+    const [, trainer = ""] = first.ids;
+    const secret = await invited(second);
+    expect(await join(secret, trainer)).toEqual({ ok: true });
+    expect(await join(secret, trainer)).toMatchObject({ refusal: { code: "no-such-link" } });
+    const places = await membersOf(orm.em.fork(), trainer);
+    expect(new Map(places.map(({ studioId, role }) => [studioId, role]))).toEqual(
+      new Map([
+        [first.scope.studioId, "trainer"],
+        [second.scope.studioId, "reader"],
+      ]),
+    );
+    expect(await join(await invited(second), trainer)).toMatchObject({ refusal: { code: "a-member-already" } });
+  });
+  test("may be invited again after leaving, and is back as who they were", async () => {
+    const studio = await teamStudio("lead", "trainer");
+    const [lead = "", trainer = ""] = studio.ids;
+    await inTest(orm, studio.scope, (em) => changeMember(as(studio, lead), em, trainer, "gone"));
+    expect(await join(await invited(studio), trainer)).toEqual({ ok: true });
+    expect(await membersOf(orm.em.fork(), trainer)).toMatchObject([{ role: "reader", name: "trainer 1" }]);
   });
 });
 

@@ -1,7 +1,7 @@
 "use client";
 import { useState, useTransition } from "react";
 import { Form } from "react-aria-components";
-import { changePasswordAction, type Device, endDeviceAction } from "../../actions/account";
+import { changePasswordAction, type Device, endDeviceAction, goToStudioAction } from "../../actions/account";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
@@ -33,17 +33,22 @@ function Devices({ devices }: { devices: readonly Device[] }) {
   );
 }
 
+const REFUSED = {
+  wrong: "Not changed: the present password is not right, or the new one is shorter than ten characters.",
+  "too-many": "Not changed: the present password was wrong five times. Wait a quarter of an hour, or ask a lead of your studio for a link.",
+} as const;
+
 function PasswordForm({ isChanged }: { isChanged: boolean }) {
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
-  const [isRefused, setRefused] = useState(false);
+  const [refused, setRefused] = useState<keyof typeof REFUSED | null>(null);
   const [isChanging, change] = useTransition();
   return (
     <Card aria-label="Password">
       <Form
         onSubmit={(event) => {
           event.preventDefault();
-          change(async () => setRefused(!(await changePasswordAction(current, next))));
+          change(async () => setRefused(await changePasswordAction(current, next)));
         }}
       >
         <Stack>
@@ -67,10 +72,10 @@ function PasswordForm({ isChanged }: { isChanged: boolean }) {
             onChange={setNext}
             hint="At least ten characters. Every other device is signed out."
           />
-          {isChanged && !isRefused && <Notice role="status">Changed. Every other device is signed out.</Notice>}
-          {isRefused && (
+          {isChanged && !refused && <Notice role="status">Changed. Every other device is signed out.</Notice>}
+          {refused && (
             <Notice $tone="oxide" role="alert">
-              Not changed: the present password is not right, or the new one is shorter than ten characters.
+              {REFUSED[refused]}
             </Notice>
           )}
           <Button type="submit" $tone="primary" isDisabled={isChanging}>
@@ -82,15 +87,40 @@ function PasswordForm({ isChanged }: { isChanged: boolean }) {
   );
 }
 
+/** Somebody who works in several studios is in one of them at a time on each device. */
+function Studios({ here, elsewhere }: { here: string; elsewhere: readonly { studioId: string; studioName: string }[] }) {
+  const [isGoing, go] = useTransition();
+  return (
+    <Card aria-label="Your studios">
+      <Stack>
+        <Title>Your studios</Title>
+        <p>
+          <strong>{here}</strong> <Soft>on this device</Soft>
+        </p>
+        {elsewhere.map(({ studioId, studioName }) => (
+          <Row key={studioId} style={{ justifyContent: "space-between" }}>
+            <span>{studioName}</span>
+            <Button isDisabled={isGoing} onPress={() => go(() => goToStudioAction(studioId))}>
+              Go there
+            </Button>
+          </Row>
+        ))}
+      </Stack>
+    </Card>
+  );
+}
+
 /** Who is signed in, where, and by which password. */
 export function AccountScreen({
   trainerName,
   studioName,
+  elsewhere,
   devices,
   isChanged,
 }: {
   trainerName: string;
   studioName: string;
+  elsewhere: readonly { studioId: string; studioName: string }[];
   devices: readonly Device[];
   /** The password was changed just now. */
   isChanged: boolean;
@@ -102,7 +132,10 @@ export function AccountScreen({
         <Soft>{studioName}</Soft>
       </div>
       <Columns $template="1fr 1fr">
-        <Devices devices={devices} />
+        <Stack>
+          {elsewhere.length > 0 && <Studios here={studioName} elsewhere={elsewhere} />}
+          <Devices devices={devices} />
+        </Stack>
         <PasswordForm key={devices.find(({ isThisOne }) => isThisOne)?.id} isChanged={isChanged} />
       </Columns>
     </Page>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { NOBODY_WATCHES } from "../text/client-text";
 import { Body, Phone, Quiet, Tap, Top } from "./parts";
 
+const GUESSED = "This link was tried with the wrong year too often. Ask your trainer for a new one.";
 /** The one question before a link that asks it: the year of birth. */
 export function YearAsked({ token, studioName }: { token: string; studioName: string }) {
   const [year, setYear] = useState("");
@@ -13,8 +14,10 @@ export function YearAsked({ token, studioName }: { token: string; studioName: st
       () => null,
     );
     if (response?.ok) location.reload();
-    else if (response?.status === 429) setSaid("Too many tries. Wait a quarter of an hour, or ask your trainer for a new link.");
-    else setSaid(response ? "That is not the year your trainer has." : "There is no connection.");
+    else if (response?.status === 429) {
+      const { code } = (await response.json().catch(() => ({}))) as { code?: string };
+      setSaid(code === "years-guessed" ? GUESSED : "Too many tries. Wait a quarter of an hour, or ask your trainer for a new link.");
+    } else setSaid(response ? "That is not the year your trainer has." : "There is no connection.");
   };
   return (
     <Phone>

@@ -35,7 +35,7 @@ export interface OwnPageProps {
   studioId: string;
   firstName: string;
   trainerName: string;
-  link: { since: Day; untilDay: Day | null; asksYear: boolean } | null;
+  link: { since: Day; untilDay: Day | null; asksYear: boolean; isGuessedOut: boolean } | null;
   contact: Contact | null;
   /** Agreed to which version; 0: not yet. */
   consentVersion: number;
@@ -72,6 +72,11 @@ function LinkCard(props: OwnPageProps & { made: string | null; onMade: (link: st
               <Button onPress={() => void navigator.clipboard.writeText(made)}>Copy</Button>
             </Row>
           </>
+        ) : link?.isGuessedOut ? (
+          <Notice $tone="oxide" role="alert">
+            The year of birth was guessed wrong ten times: nobody new comes in by this link. Make a new one. A phone that told the year goes
+            on until then.
+          </Notice>
         ) : link ? (
           <p>
             Open since {dayText(link.since)}

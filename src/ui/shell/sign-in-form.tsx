@@ -73,6 +73,7 @@ export function SignInForm() {
             Sign in
           </Button>
         </Form>
+        <p>Forgotten the password? A lead of your studio makes you a link, under Studio.</p>
       </Box>
     </Screen>
   );

@@ -12,7 +12,10 @@ import { roleText } from "../text/team-text";
 const PROBLEMS: Readonly<Record<JoinProblem, string>> = {
   ended: "This invitation has been used or withdrawn. Ask the studio for a new one.",
   "bad-input": "A name, a mail address and a password of at least ten characters are needed.",
-  "address-taken": "Somebody signs in with this mail address already: take another.",
+  "not-yours":
+    "Somebody signs in with this mail address already. If that is you, type the password you have; if not, take another address.",
+  "a-member-already": "You are in this team already: sign in.",
+  "too-many": "Too many tries with this address. Wait a quarter of an hour.",
 };
 
 /** An invited person makes their own sign-in. */
@@ -59,7 +62,7 @@ export function JoinForm({
                 value={password}
                 onChange={setPassword}
                 autoComplete="new-password"
-                hint="At least ten characters, known to you alone"
+                hint="At least ten characters, known to you alone. Who signs in here already types the password they have."
               />
               {said && (
                 <Notice $tone="oxide" role="alert">

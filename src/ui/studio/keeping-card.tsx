@@ -12,6 +12,7 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { clockTimeText, dayText } from "../text/day-text";
+import { auditText } from "../text/team-text";
 
 const USUAL_MONTHS = 36;
 
@@ -70,18 +71,27 @@ export function RetentionCard({
 }
 
 /** Who saw and changed what, the newest first; whose it was only where they are still here. */
-export function AuditCard({ audit, names }: { audit: readonly AuditLine[]; names: Readonly<Record<string, string>> }) {
+export function AuditCard(props: {
+  audit: readonly AuditLine[];
+  older: string | null;
+  isLatest: boolean;
+  names: Readonly<Record<string, string>>;
+}) {
+  const { audit, older, isLatest, names } = props;
   return (
     <Card aria-label="Who saw and changed what">
       <Title>Who saw and changed what</Title>
       <ul tabIndex={0} aria-label="The last of it" style={{ maxHeight: 300, overflow: "auto" }}>
-        {audit.map(({ at, by, verb, tableName, clientName }, i) => (
-          <li key={i}>
-            <Soft>{clockTimeText(at)}</Soft> {names[by] ?? "somebody"}: {verb.replaceAll("-", " ")}{" "}
-            {clientName ?? tableName.replaceAll("_", " ")}
+        {audit.map((line) => (
+          <li key={line.id}>
+            <Soft>{clockTimeText(line.at)}</Soft> {names[line.by] ?? "somebody"}: {auditText(line)}
           </li>
         ))}
       </ul>
+      <Row>
+        {older && <Link href={`/studio?audit=${older}`}>Older</Link>}
+        {!isLatest && <Link href="/studio">The latest</Link>}
+      </Row>
     </Card>
   );
 }

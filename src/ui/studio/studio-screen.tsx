@@ -15,6 +15,9 @@ export function StudioScreen(props: {
   team: readonly TeamMember[];
   invited: readonly Invited[];
   audit: readonly AuditLine[];
+  /** Where the next page of it begins. */
+  older: string | null;
+  isLatest: boolean;
   names: Readonly<Record<string, string>>;
   months: number | null;
   past: readonly { id: string; name: string; since: Day }[];
@@ -26,7 +29,7 @@ export function StudioScreen(props: {
   isLead: boolean;
   today: Day;
 }) {
-  const { studioName, timeZone, zones, words, audit, names, months, past, ...team } = props;
+  const { studioName, timeZone, zones, words, audit, older, isLatest, names, months, past, ...team } = props;
   return (
     <Page>
       <h1 style={{ fontSize: 26 }}>{studioName}</h1>
@@ -35,7 +38,7 @@ export function StudioScreen(props: {
         <Stack>
           <TeamCard {...team} />
           <WordsCard own={words} isLead={team.isLead} studioName={studioName} trainerName={names[team.self] ?? ""} />
-          {team.isLead && <AuditCard audit={audit} names={names} />}
+          {team.isLead && <AuditCard audit={audit} older={older} isLatest={isLatest} names={names} />}
         </Stack>
         <Stack>
           {team.isLead && <StudioCard studioName={studioName} timeZone={timeZone} zones={zones} />}

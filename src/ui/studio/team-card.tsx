@@ -1,12 +1,12 @@
 "use client";
 import { useState } from "react";
 import { Form } from "react-aria-components";
-import { changeMemberAction, endInvitationAction, inviteAction } from "../../actions/team";
+import { changeMemberAction, endInvitationAction, inviteAction, makePasswordLinkAction } from "../../actions/team";
 import { type Day, dayAfter } from "../../core/day";
 import { type Invited, type Role, ROLES, type TeamMember } from "../../core/record/team";
 import { Button, TextButton } from "../kit/button";
 import { InlineSelect, SelectField, TextField } from "../kit/fields";
-import { Card, Row, Soft, Stack, Title } from "../kit/layout";
+import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { newSecret } from "../kit/secret";
 import { useStep } from "../kit/use-step";
@@ -58,6 +58,64 @@ function InviteForm({ today }: { today: Day }) {
   );
 }
 
+/** What the lead can do for one member: another role, a link for a new password, and taking them out, which is asked about. */
+function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) {
+  const { userId, name, role } = member;
+  const [asking, setAsking] = useState<"out" | null>(null);
+  const [link, setLink] = useState<string | null>(null);
+  const { take, isTaking, problem } = useStep();
+  const makeLink = (): void => {
+    const secret = newSecret();
+    take(
+      (stepId) => makePasswordLinkAction({ userId, secret }, stepId),
+      () => setLink(`${location.origin}/password/${secret}`),
+    );
+  };
+  return (
+    <Stack>
+      <Row>
+        <InlineSelect
+          label={`Role of ${name}`}
+          options={ROLES.map((id) => ({ id, label: roleName[id] }))}
+          value={role as Role}
+          onChange={(to) => take((stepId) => changeMemberAction({ userId, role: to }, stepId))}
+        />
+        {!isSelf && asking === null && (
+          <>
+            <TextButton isDisabled={isTaking} onPress={makeLink}>
+              new password for {name}
+            </TextButton>
+            <TextButton isDisabled={isTaking} onPress={() => setAsking("out")}>
+              take {name} out of the team
+            </TextButton>
+          </>
+        )}
+      </Row>
+      {asking === "out" && (
+        <Notice as="div" role="alertdialog" aria-label={`Take ${name} out of the team?`}>
+          <p>
+            Take {name} out of the team? {name} is signed out everywhere and sees no client of this studio any more. What {name} did keeps
+            the name. What a tablet of theirs has not sent yet is lost to the studio: have it sent first. They can be invited again.
+          </p>
+          <Row>
+            <Button isDisabled={isTaking} onPress={() => take((stepId) => changeMemberAction({ userId, role: "gone" }, stepId))}>
+              Take {name} out
+            </Button>
+            <TextButton onPress={() => setAsking(null)}>keep {name} in the team</TextButton>
+          </Row>
+        </Notice>
+      )}
+      {link && (
+        <>
+          <TextField label={`Link for ${name}`} isReadOnly value={link} onFocus={(event) => (event.target as HTMLInputElement).select()} />
+          <Soft>Shown this once, good for 24 hours and one new password. {name} is then signed out everywhere.</Soft>
+        </>
+      )}
+      <Problem text={problem} />
+    </Stack>
+  );
+}
+
 /** Who works here and as what; the lead changes it and invites. */
 export function TeamCard(props: { team: readonly TeamMember[]; invited: readonly Invited[]; self: string; isLead: boolean; today: Day }) {
   const { team, invited, self, isLead, today } = props;
@@ -68,32 +126,13 @@ export function TeamCard(props: { team: readonly TeamMember[]; invited: readonly
       <Stack>
         <Title>Team</Title>
         <ul>
-          {here.map(({ userId, name, role }) => (
-            <li key={userId}>
+          {here.map((member) => (
+            <li key={member.userId}>
               <Row style={{ justifyContent: "space-between", minHeight: 44 }}>
                 <span>
-                  <strong>{name}</strong> {userId === self && <Soft>you</Soft>}
+                  <strong>{member.name}</strong> {member.userId === self && <Soft>you</Soft>}
                 </span>
-                {isLead ? (
-                  <Row>
-                    <InlineSelect
-                      label={`Role of ${name}`}
-                      options={ROLES.map((id) => ({ id, label: roleName[id] }))}
-                      value={role as Role}
-                      onChange={(to) => take((stepId) => changeMemberAction({ userId, role: to }, stepId))}
-                    />
-                    {userId !== self && (
-                      <TextButton
-                        isDisabled={isTaking}
-                        onPress={() => take((stepId) => changeMemberAction({ userId, role: "gone" }, stepId))}
-                      >
-                        take {name} out of the team
-                      </TextButton>
-                    )}
-                  </Row>
-                ) : (
-                  <Soft>{roleName[role]}</Soft>
-                )}
+                {isLead ? <MemberRow member={member} isSelf={member.userId === self} /> : <Soft>{roleName[member.role]}</Soft>}
               </Row>
             </li>
           ))}

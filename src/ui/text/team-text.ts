@@ -1,4 +1,4 @@
-import type { Role, SeenBy, Since } from "../../core/record/team";
+import type { AuditLine, Role, SeenBy, Since } from "../../core/record/team";
 
 export const roleName: Readonly<Record<Role | "gone", string>> = { lead: "Lead", trainer: "Trainer", reader: "Read only", gone: "Left" };
 export const roleText = (role: Role): string =>
@@ -20,4 +20,20 @@ const KINDS: Readonly<Record<Since["kind"], string>> = {
   clearance: "a clinician’s clearance",
   home: "told from their own page",
 };
+/** What is done with the team and at the door, in words; everything else says its verb and its kind of thing. */
+const AUDITED: Readonly<Record<string, string>> = {
+  "signed-in": "signed in",
+  "signed-a-device-out": "signed a device out",
+  "changed-the-password": "changed the password",
+  "chose-a-new-password": "chose a new password by a link",
+  "made-password-link": "made a link for somebody’s new password",
+  joined: "joined the team",
+  "made-lead": "made somebody a lead",
+  "made-trainer": "made somebody a trainer",
+  "made-reader": "made somebody read only",
+  "made-gone": "took somebody out of the team",
+};
+export const auditText = ({ verb, tableName, clientName }: Pick<AuditLine, "verb" | "tableName" | "clientName">): string =>
+  (tableName === "studio_member" && AUDITED[verb]) || `${verb.replaceAll("-", " ")} ${clientName ?? tableName.replaceAll("_", " ")}`;
+
 export const sinceKind = (kind: Since["kind"]): string => KINDS[kind];

@@ -5,6 +5,7 @@ import { readStudio } from "../../../../data/orm";
 import { contactOf, listMessages, ownWords } from "../../../../data/repos/message.repo";
 import { standingLink } from "../../../../data/repos/private-link.repo";
 import { listVisits } from "../../../../data/repos/visit.repo";
+import { areYearsGuessed } from "../../../../server/private-door";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { OwnPageScreen } from "../../../../ui/own-page/own-page-screen";
@@ -25,11 +26,19 @@ export default async function OwnPagePage({ params }: { params: Promise<{ client
     words: await ownWords(scope, em),
     visits: (await listVisits(scope, em)).filter((visit) => visit.clientId === clientId),
   }));
-  const { visits, ...rest } = read;
+  const { visits, link, ...rest } = read;
   const [next] = comingBetween(visits, today, dayAfter(today, LOOK_AHEAD_DAYS));
   return (
     <OwnPageScreen
       {...rest}
+      link={
+        link && {
+          since: link.since,
+          untilDay: link.untilDay,
+          asksYear: link.asksYear,
+          isGuessedOut: link.asksYear && (await areYearsGuessed(link.linkHash)),
+        }
+      }
       clientId={clientId}
       studioId={scope.studioId}
       firstName={record.client.name.split(" ")[0] ?? ""}

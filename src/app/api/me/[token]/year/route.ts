@@ -14,11 +14,13 @@ export async function POST(request: Request, { params }: { params: Promise<{ tok
   const body = await readJson(request);
   if (!body.ok) return body.answer;
   const { visitor } = found;
-  if (!(await mayTryYear(visitor))) return Response.json({ code: "too-many" }, { status: 429 });
+  const address = request.headers.get("x-forwarded-for") ?? "";
+  const trying = await mayTryYear(visitor, address);
+  if (trying !== "may-try") return Response.json({ code: trying === "for-good" ? "years-guessed" : "too-many" }, { status: 429 });
   const told = parse(birthYearSchema, body.value);
   const { studioId, clientId } = visitor;
   const record = await readStudio(studioId, (em) => loadRecord({ studioId, actorId: "client" }, em, clientId, 1));
   if (!told.ok || told.value.year !== record?.client.birthYear) return Response.json({ code: "wrong-year" }, { status: 403 });
-  await yearWasRight(visitor);
+  await yearWasRight(visitor, address);
   return Response.json({ ok: true }, { headers: { "set-cookie": yearCookie(visitor) } });
 }
