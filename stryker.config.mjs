@@ -7,7 +7,7 @@ const config = {
   vitest: { configFile: "vitest.mutation.config.ts" },
   mutate: [
     room === "templates" ? "src/core/templates/{ask,read}.ts" : `src/core/${room}/**/*.ts`,
-    "!**/*.test.ts",
+    "!**/*.{test,proof}.ts",
     "!**/*.fixture.ts",
     "!**/*.data.ts",
   ],
