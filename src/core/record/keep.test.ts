@@ -16,7 +16,7 @@ import {
   programmeRefusal,
   sameAsStanding,
 } from "./keep";
-import { isMorningSettled, lookedAt } from "./home";
+import { protocolOf } from "../assess/finding";
 import { firstProgramme } from "./programme";
 import type { ClientRecord } from "./record";
 import { startSetting } from "../templates/form";
@@ -127,6 +127,40 @@ describe("a programme", () => {
     expect(programmeRefusal(limited, oneLeg("left"), TODAY)).toMatchObject({ code: "forbidden", limit: { side: "left" } });
     expect(programmeRefusal(limited, oneLeg("right"), TODAY)).toBeNull();
   });
+  test("is not kept with a sign open, nor of a body nobody measured", () => {
+    const programme = kept(record());
+    const warnings = [{ sourceId: "w", sign: "faint", day: TODAY, at: TODAY }];
+    expect(programmeRefusal(record({ warnings }), programme, TODAY)).toMatchObject({ code: "warning-open" });
+    expect(programmeRefusal(record({ measures: [] }), programme, TODAY)).toEqual({ code: "no-body" });
+  });
+  test("is judged where each side stands, and on the leading leg where both work together", () => {
+    const [item] = kept(record()).items;
+    const deep = { variationId: RAISED.id, setting: { seatHeightM: 0.55, shareFraction: 0.5 } };
+    const of = (more: object) => ({
+      ...kept(record()),
+      laid: [],
+      items: [{ ...item!, ...at(0.7), dose: RAISED.dose, sides: [], ...more }],
+    });
+    const limited = record({ limits: [SURGEON] });
+    expect(programmeRefusal(limited, of({}), TODAY)).toBeNull();
+    expect(programmeRefusal(limited, of(deep), TODAY)).toMatchObject({ code: "forbidden" });
+    const sides = [{ side: "right", setCount: 2, repetitions: 8, place: deep }] as const;
+    expect(programmeRefusal(limited, of({ sides }), TODAY)).toMatchObject({ code: "forbidden" });
+    expect(programmeRefusal(limited, of({ sides: [{ ...sides[0], place: undefined }] }), TODAY)).toBeNull();
+  });
+  test("asks nothing of days that are over", () => {
+    const programme = { ...kept(record()), often: "two-rest-days" as const };
+    const on = (...days: string[]) =>
+      programmeRefusal(
+        record(),
+        { ...programme, laid: days.map((day, i) => ({ id: `l${i}`, day, often: "two-rest-days" })) } as never,
+        TODAY,
+      );
+    expect(on("2026-10-05", "2026-10-06", "2026-10-07")).toBeNull();
+    expect(on("2026-10-09", "2026-10-13")).toBeNull(); // the ninth was trained, and is itself
+    expect(on("2026-10-11")).toEqual({ code: "rest-broken", day: "2026-10-11" }); // two days after it
+    expect(on("2026-10-12")).toBeNull();
+  });
   test("breaks no rest", () => {
     const programme = { ...kept(record()), often: "two-rest-days" as const };
     const laid = ["2026-10-12", "2026-10-13"].map((day, i) => ({ ...programme.laid[0], id: `l${i}`, day, often: "two-rest-days" }));
@@ -175,6 +209,34 @@ describe("a decision that is taken", () => {
     expect(take(flared)).toMatchObject({ ok: true, move: "ease", isOverruled: false });
     expect(take(flared, { isMore: true })).toMatchObject({ refusal: { code: "overrule-refused", reason: "note-missing" } });
   });
+  test("a build is the gate's own step, and is no way past a word", () => {
+    const flared = record({
+      responses: [answer(null, "2026-10-02"), answer("s1", "2026-10-07"), answer("s2", "2026-10-10", { class: "noticed" })],
+    });
+    expect(take(flared)).toMatchObject({ ok: true, move: "hold", next: null, judgement: null });
+    expect(take(flared, { move: "build" })).toMatchObject({ refusal: { code: "overrule-refused", reason: "note-missing" } });
+    const built = take(flared, { move: "build", note: "she climbs a mast daily" });
+    expect(built).toMatchObject({
+      ok: true,
+      move: "build",
+      isOverruled: true,
+      next: { variationId: RAISED.id },
+      judgement: { state: "open" },
+    });
+    expect(built.ok && (built.next?.setting.seatHeightM ?? 1) < 0.66).toBe(true);
+  });
+  test("of what was never planned there is none, and another's decision is not this one's", () => {
+    const of = record();
+    const [session] = of.sessions;
+    expect(
+      decided(of, session!, { id: "x", prescriptionId: "none", part: null, inTurn: false }, { move: null, note: "" }, TODAY),
+    ).toMatchObject({
+      refusal: { code: "no-plan" },
+    });
+    expect(
+      take(record({ decisions: [{ itemId: "item-s1", move: "hold", day: "2026-10-07", rule: "earned-once" } as never] })),
+    ).toMatchObject({ ok: true });
+  });
   test("all that the rules hold of one session, and nothing of another", () => {
     const open = record({ responses: [answer("s1", "2026-10-07"), answer("s2", "2026-10-10")] });
     expect(holdsOf(open, "s2", TODAY).map(({ id }) => id)).toEqual(["item-s2"]);
@@ -193,34 +255,41 @@ describe("a measure", () => {
     expect(code(record(), { value: 11.5 })).toBe("value-out-of-range");
     expect(code(record(), { day: "2026-10-11" })).toBe("day-wrong");
   });
+  test("waits for the questions where it tires, for its limit's end, for a leg that is healing, and for a second look where it is hardly believed", () => {
+    expect(code(record())).toBe("screen-before-effort");
+    const answered = (more: object = {}) => record({ screen: { ...ASKED, ...more } });
+    expect(code(answered())).toBeNull();
+    expect(code(record({ screen: ASKED, warnings: [{ sourceId: "w", sign: "faint", day: TODAY, at: TODAY }] }))).toBe(
+      "screen-before-effort",
+    );
+    const bend = { protocol: "hip-bend", side: "left", value: 100 } as const;
+    const lying = limit({ kind: "never", what: "lying" });
+    expect(findingRefusal(record({ screen: ASKED, limits: [lying] }), { ...finding, ...bend }, true, TODAY)).toEqual({
+      code: "forbidden",
+      name: null,
+      forbids: null,
+      limit: lying,
+    });
+    const repaired = answered({
+      conditions: [{ id: "ligament-repair", side: "right", day: "2026-09-20" }],
+      clearance: { kind: "cleared", by: "Dr Ravn", role: "surgeon", day: "2026-10-01" },
+    });
+    expect(code(repaired, { protocol: "one-leg-stance", side: "left", value: 20 })).toBe("too-early-for-one-leg");
+    const { min, max, belief } = protocolOf("chair-stand")!;
+    expect([min, max].map((value) => code(answered(), { value }))).toEqual([null, null]); // both ends are in it
+    expect(code(answered(), { value: belief[1] + 1 })).toBeNull();
+    expect(code(answered(), { value: belief[1] + 1 }, false)).toBe("value-unlikely");
+    expect(code(answered(), { value: belief[1] }, false)).toBeNull();
+    expect(code(answered(), { day: TODAY })).toBeNull();
+    expect(findingRefusal(answered(), { ...finding, day: "2026-10-11" }, true, TODAY)).toEqual({
+      code: "day-wrong",
+      condition: "finding",
+      problem: "day.future",
+    });
+  });
   test("a seat past a limit is no calm one, and says whose limit", () => {
     const limited = record({ limits: [SURGEON] });
     expect(calmSeatRefusal(limited, SUBJECT, 0.4, TODAY)).toMatchObject({ code: "forbidden", limit: { owner: { name: "surgeon" } } });
     expect(calmSeatRefusal(limited, SUBJECT, 0.66, TODAY)).toBeNull();
-  });
-});
-
-describe("what was done at home", () => {
-  const set = (id: string, day: string, line: string, side: "left" | "right" | null, isLooked = false) =>
-    ({ id, day, line, side, isLooked }) as never;
-  test("is looked at a day at a time, each exercise and side by itself", () => {
-    const sets = [
-      set("b", "2026-10-09", "x", "left"),
-      set("a", "2026-10-08", "x", "left"),
-      set("c", "2026-10-09", "x", "right"),
-      set("d", "2026-10-09", "x", "left"),
-      set("e", "2026-10-09", "y", null, true),
-    ];
-    const ids = lookedAt(sets, ["a", "b", "c", "d", "e"]).map(({ day, items }) => [day, items.map((each) => each.map(({ id }) => id))]);
-    expect(ids).toEqual([
-      ["2026-10-08", [["a"]]],
-      ["2026-10-09", [["b", "d"], ["c"]]],
-    ]);
-    expect(lookedAt(sets, ["e"])).toEqual([]);
-  });
-  test("waits two days for its morning", () => {
-    expect(isMorningSettled({ responses: [] }, "2026-10-08", TODAY)).toBe(false);
-    expect(isMorningSettled({ responses: [] }, "2026-10-07", TODAY)).toBe(true);
-    expect(isMorningSettled({ responses: [answer(null, "2026-10-10")] }, "2026-10-09", TODAY)).toBe(true);
   });
 });

@@ -3,6 +3,7 @@ import { variationByCode } from "../catalogue/catalogue";
 import { nFromKgf } from "../units";
 import { fitContextOf } from "./derive";
 import { supportStanding, turnAfter } from "./long-run";
+import type { ClientRecord, RungFact } from "./record";
 import { answer, doneSession, plan, record, rung } from "./record.fixture";
 
 const MASS_KG = 74;
@@ -32,6 +33,31 @@ describe("support given back week by week", () => {
     const hurt = [answer(null, "2026-08-04"), answer(null, "2026-08-19", { class: "noticed" })];
     expect(on("2026-08-31", hurt)?.dueFraction).toBeCloseTo(12 / 74, 6);
   });
+  test("is the largest of several, in newtons alone, and follows its own line by day", () => {
+    const both = (id: string, day: string, more: Partial<RungFact> = {}) =>
+      rung(id, {
+        day,
+        variationId: "box-squat-pole",
+        setting: { seatHeightM: 0.6, strapForceN: nFromKgf(4), handForceN: nFromKgf(20), stickForceN: nFromKgf(9) },
+        ...more,
+      });
+    const today = "2026-08-31";
+    const now = both("b", "2026-08-10");
+    expect(supportStanding(record({ rungs: [now] }), now, MASS_KG, today)).toMatchObject({ lever: "handForceN" });
+    const seat = rung("seat", { day: "2026-08-03", setting: { seatHeightM: 0.9 } });
+    expect(supportStanding(record({ rungs: [seat] }), seat, MASS_KG, today)).toBeNull(); // a seat is no newton
+    // whatever order the rungs are kept in, and whatever another line or a later day held
+    const earlier = held("a", "2026-08-03", 30);
+    const other = held("other", "2026-08-05", 5);
+    const later = held("later", "2026-09-20", 40);
+    const of = (rungs: RungFact[]) => supportStanding(record({ rungs }), held("b", "2026-08-10", 20), MASS_KG, today)?.weeks;
+    const own = held("b", "2026-08-10", 20);
+    expect(of([earlier, own])).toBe(5);
+    expect(of([own, earlier])).toBe(5);
+    expect(of([earlier, { ...other, line: "elsewhere" }, own])).toBe(5);
+    expect(of([earlier, other, own])).toBe(4);
+    expect(of([earlier, own, later])).toBe(5);
+  });
   test("is nothing where nothing is held", () => {
     expect(supportStanding(record(), rung("rung-1"), MASS_KG, "2026-10-12")).toBeNull();
   });
@@ -54,5 +80,26 @@ describe("a row that takes turns", () => {
     expect(after("2026-09-13")).toBeNull();
     expect(after("2026-09-14")).toEqual({ weeks: 6, step: null }); // this knee has nothing of the next yet
     expect(turnAfter(record(), fitContextOf(record(), "2027-10-10")!, rung("rung-1"), L12.dose, "2027-10-10")).toBeNull();
+  });
+  test("begins anew with its own turn after another's in the same line, and counts what was trained of it alone", () => {
+    const L01 = variationByCode("L01")!;
+    const other = rung("other", { pattern: "step", variationId: L01.id, setting: {} });
+    const line = (more: Partial<ClientRecord>) => {
+      const all = record({
+        rungs: [step, other],
+        prescriptions: [plan("steps", step.id, { dose: L12.dose }), plan("others", other.id)],
+        ...more,
+      });
+      return turnAfter(all, fitContextOf(all, "2026-09-14")!, step, L12.dose, "2026-09-14");
+    };
+    const first = doneSession("s1", "2026-08-03", { prescriptionId: "steps" });
+    expect(line({ sessions: [first] })?.weeks).toBe(6);
+    const between = doneSession("s2", "2026-08-05", { prescriptionId: "others" });
+    const again = doneSession("s3", "2026-08-12", { prescriptionId: "steps" });
+    expect(line({ sessions: [first, between, again] })).toBeNull();
+    expect(line({ sessions: [again, first, between] })).toBeNull(); // by their days
+    expect(line({ sessions: [first, { ...between, sets: [] }, again] })?.weeks).toBe(6);
+    expect(line({ sessions: [doneSession("s0", "2026-01-01", { prescriptionId: "nobody's" }), first] })?.weeks).toBe(6);
+    expect(line({ sessions: [] })).toBeNull();
   });
 });
