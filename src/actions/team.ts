@@ -5,6 +5,7 @@ import { v4 as newUuid } from "uuid";
 import { avoidedWords } from "../core/session/sheet";
 import { refuse } from "../data/loop/load";
 import { getOrm } from "../data/orm";
+import { dropAside } from "../data/repos/aside.repo";
 import { setRetention } from "../data/repos/audit.repo";
 import { changeStudio } from "../data/repos/studio.repo";
 import { makePasswordLink, choosePassword } from "../data/repos/door.repo";
@@ -20,6 +21,7 @@ import {
 } from "../data/repos/team.repo";
 import {
   acceptSchema,
+  asideSchema,
   invitationEndSchema,
   invitationSchema,
   memberSchema,
@@ -67,6 +69,13 @@ export async function setRetentionAction(input: unknown, stepId: unknown): Promi
     await setRetention(scope, em, months);
     return { ok: true };
   });
+}
+
+/** A fact that was kept aside when an archive was read in, gone for good. */
+export async function dropAsideAction(input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("drop-aside", stepId, asideSchema, input, async ({ scope, role }, em, { id }) =>
+    role === "lead" ? dropAside(scope, em, id) : refuse({ code: "only-a-lead" }),
+  );
 }
 
 /** A note for oneself, the team or the client: what a client reads neither judges nor promises. */

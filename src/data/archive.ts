@@ -14,9 +14,11 @@ import {
 import { dayAfter, type Day } from "../core/day";
 import { fitContextOf } from "../core/record/derive";
 import { programmeItems } from "../core/record/programme";
+import { keepAside } from "./repos/aside.repo";
 import { loadRecord } from "./repos/record.repo";
 import { type WordedTemplate, wordingProblem } from "../core/record/message";
-import { factProblem, isLeftOut } from "../schemas/archived-fact.schema";
+import { asReadIn } from "../core/record/read-in";
+import { aheadProblem, factProblem, isLeftOut } from "../schemas/archived-fact.schema";
 import { refuse, type Taken } from "./loop/load";
 import { audit, type Scope, stamp } from "./scope";
 import { ClientRevisionRow } from "./entities";
@@ -108,7 +110,7 @@ export async function takeArchive(
   for (const table of CLIENT_TABLES) {
     const told = client.tables[table] ?? [];
     if (told.some((fact) => "client_id" in fact && fact["client_id"] !== client.id)) return refused("another-client", table);
-    const added = await addFacts(scope, em, table, told, before?.tables[table] ?? []);
+    const added = await addFacts(scope, em, { table, told, before: before?.tables[table] ?? [], clientId: client.id, today });
     if (!added.ok) return added;
     leftOut.push(...added.leftOut);
     newFacts += added.newFacts;
@@ -142,6 +144,7 @@ export async function takeStudioTables(
   scope: Scope,
   em: EntityManager,
   tables: Tables,
+  today: Day,
 ): Promise<Taken<{ newFacts: number; leftOut: FactProblem[] }>> {
   const before = await studioTables(scope, em);
   let newFacts = 0;
@@ -149,7 +152,7 @@ export async function takeStudioTables(
   for (const table of STUDIO_TABLES) {
     const told = tables[table] ?? [];
     if (told.some((fact) => fact["client_id"] != null)) return refused("another-client", table);
-    const added = await addFacts(scope, em, table, told, before[table] ?? []);
+    const added = await addFacts(scope, em, { table, told, before: before[table] ?? [], clientId: null, today });
     if (!added.ok) return added;
     leftOut.push(...added.leftOut);
     newFacts += added.newFacts;
@@ -158,11 +161,15 @@ export async function takeStudioTables(
   return { ok: true, newFacts, leftOut };
 }
 /** What our own forms could have written, and what they could not. */
-function sifted(table: string, told: readonly Fact[]): { facts: Fact[]; problems: FactProblem[] } {
-  const judged = told.map((fact) => ({ fact, problem: factProblem(table, fact) ?? wordsProblem(table, fact) }));
+function sifted(table: string, told: readonly Fact[], today: Day): { facts: Fact[]; left: { fact: Fact; problem: FactProblem }[] } {
+  const now = Date.now();
+  const judged = told.map((fact) => ({
+    fact,
+    problem: factProblem(table, fact) ?? wordsProblem(table, fact) ?? aheadProblem(table, fact, today, now),
+  }));
   return {
     facts: judged.flatMap(({ fact, problem }) => (problem ? [] : [fact])),
-    problems: judged.flatMap(({ problem }) => problem ?? []),
+    left: judged.flatMap(({ fact, problem }) => (problem ? [{ fact, problem }] : [])),
   };
 }
 /** Words for messages pass the guard that those typed here pass. */
@@ -184,17 +191,29 @@ async function isWhole(em: EntityManager): Promise<boolean> {
   }
 }
 
-/** Adds the facts of a table that are not here; counts those of the same id that say something else. */
+interface Told {
+  table: string;
+  told: readonly Fact[];
+  before: readonly Fact[];
+  clientId: string | null;
+  today: Day;
+}
+/**
+ * Adds the facts of a table that are not here, as read in by who reads them in; counts those of the same id that say
+ * something else. What could not have been written here is kept aside where nothing stands on it, and refuses the rest where
+ * something does.
+ */
 async function addFacts(
-  { studioId }: Scope,
+  scope: Scope,
   em: EntityManager,
-  table: string,
-  told: readonly Fact[],
-  before: readonly Fact[],
+  { table, told, before, clientId, today }: Told,
 ): Promise<Taken<{ newFacts: number; otherwise: number; leftOut: FactProblem[] }>> {
-  const { facts, problems: leftOut } = sifted(table, told);
+  const { studioId, actorId } = scope;
+  const { facts, left } = sifted(table, told, today);
+  const leftOut = left.map(({ problem }) => problem);
   const [problem] = leftOut;
   if (problem && !isLeftOut(table)) return refused("fact", whereOf(problem));
+  for (const each of left) await keepAside(scope, em, each.problem, each.fact, clientId);
   if (facts.length === 0) return { ok: true, newFacts: 0, otherwise: 0, leftOut };
   const columns = await columnsOf(em, table);
   const here = new Map(before.map((fact) => [String(fact["id"]), fact]));
@@ -205,14 +224,19 @@ async function addFacts(
   const fresh = facts.filter((fact) => !here.has(String(fact["id"])));
   const isOtherwise = (fact: Fact): boolean => {
     const known = here.get(String(fact["id"]));
-    return known !== undefined && JSON.stringify(sorted(known)) !== JSON.stringify(sorted(fact));
+    return known !== undefined && JSON.stringify(unsigned(known)) !== JSON.stringify(unsigned(fact));
   };
   const bytes = AS_TEXT[table];
   for (let at = 0; at < fresh.length; at += ROWS_AT_ONCE) {
     const part = fresh.slice(at, at + ROWS_AT_ONCE);
-    const used = [...new Set(part.flatMap((fact) => Object.keys(fact)))];
+    const signed = columns.has("created_by"); // a part of another fact is that one's
+    const used = [...new Set([...(signed ? ["created_by"] : []), ...part.flatMap((fact) => Object.keys(fact))])];
     const picked = used.map((column) => (column === bytes ? `decode(x.${column}_text, 'base64')` : `x.${column}`)).join(", ");
-    const rows = part.map((fact) => ({ ...fact, ...(bytes ? { [`${bytes}_text`]: fact[bytes], [bytes]: null } : {}) }));
+    const rows = part.map((fact) => ({
+      ...fact,
+      ...(signed ? { created_by: asReadIn(actorId, today, textOf(fact["created_by"])) } : {}),
+      ...(bytes ? { [`${bytes}_text`]: fact[bytes], [bytes]: null } : {}),
+    }));
     await em.execute("savepoint facts");
     try {
       await em.execute(
@@ -230,7 +254,9 @@ async function addFacts(
   return { ok: true, newFacts: fresh.length, otherwise: facts.filter(isOtherwise).length, leftOut };
 }
 const ROWS_AT_ONCE = 500;
-const sorted = (fact: Fact): Fact => Object.fromEntries(Object.entries(fact).toSorted(([a], [b]) => a.localeCompare(b)));
+/** What a fact says, whoever is said to have made it. */
+const unsigned = ({ created_by: _, ...fact }: Fact): Fact =>
+  Object.fromEntries(Object.entries(fact).toSorted(([a], [b]) => a.localeCompare(b)));
 
 interface Details {
   name: string;

@@ -15,6 +15,7 @@ import { morningSchema } from "./plan.schema";
 import { sessionDose, trainingPlanSchema } from "./training-plan.schema";
 import { postureSchema } from "./subject.schema";
 import { visitSchema } from "./visit.schema";
+import type { Day } from "../core/day";
 import type { Fact, FactProblem } from "../formats/archive";
 
 interface Form {
@@ -114,6 +115,16 @@ export function factProblem(table: string, fact: Fact): FactProblem | null {
   // an exercise that has left the catalogue since is still what was trained
   const issue = parsed.issues.find(({ code }) => code !== "variation.unknown");
   return issue ? { table, id: String(fact["id"]), path: issue.path, code: issue.code } : null;
+}
+/** Days on which something was: none of them is still to come. Limits, visits and programmes say their coming days elsewhere. */
+const PAST_DAYS = ["day", "ended_day"] as const;
+/** A clock somewhere may go a little wrong. */
+const AHEAD_MS = 5 * 60_000;
+/** What of a fact is dated ahead: it would count as the latest for good. */
+export function aheadProblem(table: string, fact: Fact, today: Day, nowMs: number): FactProblem | null {
+  const isAhead = (column: string): boolean => typeof fact[column] === "string" && fact[column].slice(0, 10) > today;
+  const path = PAST_DAYS.find(isAhead) ?? (Date.parse(String(fact["created_at"])) > nowMs + AHEAD_MS ? "created_at" : undefined);
+  return path ? { table, id: String(fact["id"]), path, code: "day.future" } : null;
 }
 export const isLeftOut = (table: string): boolean => FORMS[table]?.isLeftOut === true;
 /** Tables whose facts are read by the form that writes them. */

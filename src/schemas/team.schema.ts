@@ -53,6 +53,8 @@ export const newPasswordSchema = Joi.object<{ secret: string; password: string }
   secret: secret.required(),
   password: password.required(),
 });
+/** One fact that stands aside. */
+export const asideSchema = Joi.object<{ id: string }>({ id: uuid.required() });
 export const noteSchema = Joi.object<{ id: string; seenBy: SeenBy; words: string; endedDay: string | null }>({
   id: uuid.required(),
   seenBy: Joi.string()

@@ -36,6 +36,17 @@ export interface AuditLine {
   tableName: string;
   clientName: string | null;
 }
+/** A fact that was read in and could not be right: kept aside, with where it is wrong, and drawn nowhere. */
+export interface Aside {
+  id: string;
+  at: string;
+  by: string;
+  tableName: string;
+  path: string;
+  /** The beginning of what it says. */
+  words: string;
+  clientName: string | null;
+}
 /** What became of a client since somebody last saw them. */
 export interface Since {
   kind:

@@ -20,6 +20,7 @@ export type Refusal =
         | "the-last-lead"
         | "no-such-member"
         | "no-such-link"
+        | "no-such-fact"
         | "a-member-already"
         | "in-another-studio"
         | "no-such-set"

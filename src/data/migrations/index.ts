@@ -30,6 +30,7 @@ import { Migration0028 } from "./migration-0028";
 import { Migration0029 } from "./migration-0029";
 import { Migration0030 } from "./migration-0030";
 import { Migration0031 } from "./migration-0031";
+import { Migration0032 } from "./migration-0032";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -63,4 +64,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0029", class: Migration0029 },
   { name: "migration-0030", class: Migration0030 },
   { name: "migration-0031", class: Migration0031 },
+  { name: "migration-0032", class: Migration0032 },
 ];

@@ -33,4 +33,17 @@ export const ERASED_AS_OF = {
     "client_note",
     "summary_letter",
   ),
+  32: ofClient(
+    "fact_aside",
+    ...EARLY,
+    "private_link",
+    "session_picture",
+    "visit",
+    "home_entry",
+    "home_look",
+    "client_contact",
+    "message",
+    "client_note",
+    "summary_letter",
+  ),
 } as const;

@@ -1,5 +1,6 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
+import { saidToBeBy } from "../../core/record/read-in";
 import type { Invited, Note, Role, SeenBy, Since, TeamMember } from "../../core/record/team";
 import { InvitationRow, NoteRow } from "../around-entities";
 import { ClientRow } from "../entities";
@@ -104,8 +105,8 @@ export const notesOf = ({ studioId, actorId }: Scope, em: EntityManager, clientI
   em.execute(
     `select n.note_id as id, n.created_by as by, n.created_at as at, n.seen_by as "seenBy", n.words from (
        select distinct on (note_id) * from client_note where studio_id = ? and client_id = ? order by note_id, created_at desc, id desc) n
-      where n.ended_day is null and (n.seen_by <> 'me' or n.created_by = ?) order by n.created_at desc`,
-    [studioId, clientId, actorId],
+      where n.ended_day is null and (n.seen_by <> 'me' or n.created_by = ? or (n.created_by like 'read-in %' and split_part(n.created_by, ' ', 4) = ?)) order by n.created_at desc`,
+    [studioId, clientId, actorId, actorId],
   );
 
 /** A note as it is from now on; one for oneself is nobody else's to change. An ended one is read no more. */
@@ -118,7 +119,7 @@ export async function keepNote(
   const { studioId, actorId } = scope;
   if ((await em.count(ClientRow, { studioId, id: clientId })) === 0) return refuse({ code: "no-such-client" });
   const before = await em.findOne(NoteRow, { studioId, noteId: id }, { disableIdentityMap: true, orderBy: { createdAt: "desc" } });
-  const isMine = !before || before.createdBy === actorId;
+  const isMine = !before || saidToBeBy(before.createdBy) === actorId;
   if (before && (before.clientId !== clientId || before.endedDay !== null || (before.seenBy === "me" && !isMine)))
     return refuse({ code: "no-such-note" });
   const row = { ...stamp(scope), clientId, noteId: id, seenBy, words, endedDay };

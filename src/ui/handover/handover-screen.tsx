@@ -15,7 +15,7 @@ import { capital } from "../text/words";
 import { itemDoseText, tempoText } from "../text/plan-text";
 import { presetName } from "../text/school-text";
 import { ruleText } from "../text/screen-text";
-import { sinceKind } from "../text/team-text";
+import { makerText, sinceKind } from "../text/team-text";
 import { color } from "../theme/tokens";
 import type { Disagreement, Handover, HandoverLine } from "./handover";
 import { NotesCard } from "./notes-card";
@@ -51,7 +51,7 @@ function ExerciseLine({ line, today, units }: { line: HandoverLine; today: Day; 
 function disagreementText(each: Disagreement, names: Readonly<Record<string, string>>): string {
   switch (each.kind) {
     case "overruled":
-      return `${variationById(each.place.variationId).name}: the rules said ${moveText(each.said).toLowerCase()}, ${names[each.by] ?? "somebody"} decided ${moveText(each.decided).toLowerCase()}. ${each.note}`;
+      return `${variationById(each.place.variationId).name}: the rules said ${moveText(each.said).toLowerCase()}, ${makerText(each.by, names)} decided ${moveText(each.decided).toLowerCase()}. ${each.note}`;
     case "past-gate":
       return `${variationById(each.place.variationId).name}, kept past the rules. ${each.note}`;
     case "set-aside":
@@ -128,7 +128,7 @@ export function HandoverScreen({ clientId, handover, notes, names, self, since, 
                   {capital(sinceKind(kind))}
                   {day && `, ${dayText(day)}`}{" "}
                   <Soft>
-                    by {names[by] ?? "somebody"}, {agoText(at.slice(0, 10), today)}
+                    by {makerText(by, names)}, {agoText(at.slice(0, 10), today)}
                   </Soft>
                 </li>
               ))}

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
 import { keepNoteAction } from "../../actions/team";
+import { saidToBeBy } from "../../core/record/read-in";
 import type { Day } from "../../core/day";
 import { type Note, SEEN_BY, type SeenBy } from "../../core/record/team";
 import { Button, TextButton } from "../kit/button";
@@ -11,7 +12,7 @@ import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { clockTimeText, dayText } from "../text/day-text";
-import { seenByText } from "../text/team-text";
+import { makerText, seenByText } from "../text/team-text";
 
 /** Notes on a client: private unless it is said otherwise; a client reads only what is meant for them. */
 export function NotesCard(props: {
@@ -34,12 +35,12 @@ export function NotesCard(props: {
         <ul>
           {notes.map((note) => (
             <li key={note.id} style={{ marginBottom: 8 }}>
-              <strong>{names[note.by] ?? "somebody"}</strong>{" "}
+              <strong>{makerText(note.by, names)}</strong>{" "}
               <Soft>
                 {dayText(note.at.slice(0, 10))}, {clockTimeText(note.at)}, for {seenByText[note.seenBy]}
               </Soft>
               <p style={{ whiteSpace: "pre-line" }}>{note.words}</p>
-              {(note.by === self || note.seenBy !== "me") && (
+              {(saidToBeBy(note.by) === self || note.seenBy !== "me") && (
                 <TextButton
                   isDisabled={isTaking}
                   onPress={() =>

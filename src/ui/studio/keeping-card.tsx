@@ -12,7 +12,7 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { clockTimeText, dayText } from "../text/day-text";
-import { auditText } from "../text/team-text";
+import { auditText, makerText } from "../text/team-text";
 
 const USUAL_MONTHS = 36;
 
@@ -84,7 +84,7 @@ export function AuditCard(props: {
       <ul tabIndex={0} aria-label="The last of it" style={{ maxHeight: 300, overflow: "auto" }}>
         {audit.map((line) => (
           <li key={line.id}>
-            <Soft>{clockTimeText(line.at)}</Soft> {names[line.by] ?? "somebody"}: {auditText(line)}
+            <Soft>{clockTimeText(line.at)}</Soft> {makerText(line.by, names)}: {auditText(line)}
           </li>
         ))}
       </ul>

@@ -1,10 +1,11 @@
 "use client";
 import type { Day } from "../../core/day";
 import type { OwnWords } from "../../core/record/message";
-import type { AuditLine, Invited, TeamMember } from "../../core/record/team";
+import type { Aside, AuditLine, Invited, TeamMember } from "../../core/record/team";
 import { Card, Columns, LinkList, Page, Soft, Stack, Title } from "../kit/layout";
 import { Link } from "../kit/link";
 import { ArchiveCard } from "./archive-card";
+import { AsideCard } from "./aside-card";
 import { AuditCard, RetentionCard } from "./keeping-card";
 import { StudioCard } from "./studio-card";
 import { TeamCard } from "./team-card";
@@ -15,6 +16,7 @@ export function StudioScreen(props: {
   team: readonly TeamMember[];
   invited: readonly Invited[];
   audit: readonly AuditLine[];
+  aside: readonly Aside[];
   /** Where the next page of it begins. */
   older: string | null;
   isLatest: boolean;
@@ -29,7 +31,7 @@ export function StudioScreen(props: {
   isLead: boolean;
   today: Day;
 }) {
-  const { studioName, timeZone, zones, words, audit, older, isLatest, names, months, past, ...team } = props;
+  const { studioName, timeZone, zones, words, audit, aside, older, isLatest, names, months, past, ...team } = props;
   return (
     <Page>
       <h1 style={{ fontSize: 26 }}>{studioName}</h1>
@@ -43,6 +45,7 @@ export function StudioScreen(props: {
         <Stack>
           {team.isLead && <StudioCard studioName={studioName} timeZone={timeZone} zones={zones} />}
           <ArchiveCard isLead={team.isLead} />
+          {aside.length > 0 && <AsideCard aside={aside} names={names} />}
           <RetentionCard months={months} past={past} isLead={team.isLead} />
           <Card aria-label="What the studio has">
             <Title>What the studio has</Title>

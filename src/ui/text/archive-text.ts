@@ -1,4 +1,6 @@
 import type { ArchiveProblem, FactProblem } from "../../formats/archive";
+import type { Aside } from "../../core/record/team";
+import { capital } from "./words";
 import { unreachable } from "../../core/reasons";
 
 export function archiveProblemText(problem: ArchiveProblem): string {
@@ -43,6 +45,9 @@ export function whereText(where: string): string {
   const name = FACT_NAMES[table];
   return name ? [name, ...rest].join(" ") : where;
 }
+/** "A visit of Runa Skov (at)" */
+export const asideText = ({ tableName, path, clientName }: Pick<Aside, "tableName" | "path" | "clientName">): string =>
+  capital(`${FACT_NAMES[tableName] ?? "an entry"}${clientName ? ` of ${clientName}` : ""}${path ? ` (${path})` : ""}`);
 /** "left out, for it cannot be right: a visit (at)" */
 export const leftOutText = (leftOut: readonly FactProblem[]): string =>
   `left out, for it cannot be right: ${leftOut.map(({ table, path }) => `${FACT_NAMES[table] ?? "an entry"}${path ? ` (${path})` : ""}`).join(", ")}`;

@@ -23,6 +23,7 @@ const PLAIN: Readonly<Record<string, string>> = {
   "read-only": "You may look in this studio, and change nothing. Ask its lead.",
   "no-such-note": "This note is not there any more, or it is somebody else's to change.",
   "only-a-lead": "Only a lead of the studio may do this.",
+  "no-such-fact": "It is gone already.",
   "no-such-link": "This link has been used, or its time is over. Ask for a new one.",
   "a-member-already": "They are in the team already.",
   "in-another-studio": "They work in another studio as well, so only whoever runs the server can make this link (npm run studio -- reset).",

@@ -1,3 +1,5 @@
+import { readInFrom } from "../../core/record/read-in";
+import { dayText } from "./day-text";
 import type { AuditLine, Role, SeenBy, Since } from "../../core/record/team";
 
 export const roleName: Readonly<Record<Role | "gone", string>> = { lead: "Lead", trainer: "Trainer", reader: "Read only", gone: "Left" };
@@ -35,5 +37,12 @@ const AUDITED: Readonly<Record<string, string>> = {
 };
 export const auditText = ({ verb, tableName, clientName }: Pick<AuditLine, "verb" | "tableName" | "clientName">): string =>
   (tableName === "studio_member" && AUDITED[verb]) || `${verb.replaceAll("-", " ")} ${clientName ?? tableName.replaceAll("_", " ")}`;
+
+/** Who made something, in words: a member, or whoever read it in and whose it is said to be. */
+export function makerText(madeBy: string, names: Readonly<Record<string, string>>): string {
+  const found = readInFrom(madeBy);
+  if (!found) return names[madeBy] ?? "somebody";
+  return `read in by ${names[found.by] ?? "somebody"} on ${dayText(found.day)}, said to be by ${names[found.saidBy] ?? "somebody elsewhere"}`;
+}
 
 export const sinceKind = (kind: Since["kind"]): string => KINDS[kind];

@@ -28,7 +28,9 @@ export async function POST(request: Request): Promise<Response> {
   const isPreview = query.has("preview");
   const { scope, today } = by;
   const taken = await inStudio(scope.studioId, async (em) => {
-    const found = client ? await takeArchive(scope, em, client, { today, detailsOf }) : await takeStudioTables(scope, em, studio ?? {});
+    const found = client
+      ? await takeArchive(scope, em, client, { today, detailsOf })
+      : await takeStudioTables(scope, em, studio ?? {}, today);
     if (!found.ok || isPreview) throw new Unkept(found);
     return found as Taken<object>;
   }).catch((error: unknown) => {

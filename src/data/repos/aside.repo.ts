@@ -1,0 +1,58 @@
+import type { EntityManager } from "@mikro-orm/postgresql";
+import type { Aside } from "../../core/record/team";
+import type { Fact, FactProblem } from "../../formats/archive";
+import { refuse, type Taken } from "../loop/load";
+import { audit, type Scope, stamp } from "../scope";
+
+/** Facts that no form here could have written: kept to be looked at, never read by any page, and gone when somebody says so. */
+
+/** A fact that is here already in the same state is kept once. */
+export async function keepAside(
+  scope: Scope,
+  em: EntityManager,
+  { table, id, path, code }: FactProblem,
+  fact: Fact,
+  clientId: string | null,
+): Promise<void> {
+  const { studioId, id: rowId, createdAt, createdBy } = stamp(scope);
+  const words = JSON.stringify(fact);
+  if (words.length > MOST_LETTERS) return; // what is larger than anything of ours is not kept at all
+  await em.execute(
+    `insert into fact_aside (studio_id, id, created_at, created_by, client_id, table_name, fact_id, path, code, fact)
+      select ?::uuid, ?::uuid, ?, ?, ?::uuid, ?, ?, ?, ?, ?::jsonb where not exists (
+        select 1 from fact_aside a where a.studio_id = ? and a.table_name = ? and a.fact_id = ?)`,
+    [
+      studioId,
+      rowId,
+      createdAt,
+      createdBy,
+      clientId,
+      table,
+      id.slice(0, 80),
+      path.slice(0, 200),
+      code.slice(0, 80),
+      words,
+      studioId,
+      table,
+      id.slice(0, 80),
+    ],
+  );
+}
+const MOST_LETTERS = 200_000;
+
+/** What stands aside, the newest first. */
+export const factsAside = ({ studioId }: Scope, em: EntityManager): Promise<Aside[]> =>
+  em.execute(
+    `select a.id, to_json(a.created_at) #>> '{}' as at, a.created_by as by, a.table_name as "tableName", a.path, left(a.fact::text, 400) as words,
+       (select v.name from client_revision v where v.studio_id = a.studio_id and v.client_id = a.client_id order by v.created_at desc, v.id desc limit 1) as "clientName"
+      from fact_aside a where a.studio_id = ? order by a.created_at desc, a.id limit 100`,
+    [studioId],
+  );
+
+/** Takes one away for good. */
+export async function dropAside(scope: Scope, em: EntityManager, id: string): Promise<Taken> {
+  const gone = await em.execute<object[]>(`delete from fact_aside where studio_id = ? and id = ?::uuid returning id`, [scope.studioId, id]);
+  if (gone.length === 0) return refuse({ code: "no-such-fact" });
+  await audit(scope, em, "took-away", "fact_aside", id);
+  return { ok: true };
+}

@@ -1,0 +1,47 @@
+"use client";
+import { dropAsideAction } from "../../actions/team";
+import type { Aside } from "../../core/record/team";
+import { TextButton } from "../kit/button";
+import { Card, Row, Soft, Stack, Title } from "../kit/layout";
+import { Problem } from "../kit/problem";
+import { useStep } from "../kit/use-step";
+import { asideText } from "../text/archive-text";
+import { clockTimeText } from "../text/day-text";
+import { makerText } from "../text/team-text";
+
+/** What an archive held that could not be right: nothing of it is drawn anywhere, and it goes when somebody says so. */
+export function AsideCard({ aside, names }: { aside: readonly Aside[]; names: Readonly<Record<string, string>> }) {
+  const { take, isTaking, problem } = useStep();
+  return (
+    <Card aria-label="Left out when read in">
+      <Stack>
+        <Title>Left out when read in</Title>
+        <Soft>
+          These could not be right, and no page reads them. Put them right where they came from and read them in again, or take them away.
+        </Soft>
+        <ul>
+          {aside.map((each) => (
+            <li key={each.id}>
+              <Row style={{ justifyContent: "space-between" }}>
+                <span>
+                  {asideText(each)}{" "}
+                  <Soft>
+                    {clockTimeText(each.at)}, {makerText(each.by, names)}
+                  </Soft>
+                  <details>
+                    <summary>What it says</summary>
+                    <code style={{ overflowWrap: "anywhere" }}>{each.words}</code>
+                  </details>
+                </span>
+                <TextButton isDisabled={isTaking} onPress={() => take((stepId) => dropAsideAction({ id: each.id }, stepId))}>
+                  take it away
+                </TextButton>
+              </Row>
+            </li>
+          ))}
+        </ul>
+        <Problem text={problem} />
+      </Stack>
+    </Card>
+  );
+}
