@@ -15,6 +15,16 @@ async function secure(em: EntityManager): Promise<void> {
   for (const [limit, value] of Object.entries(TIME_LIMITS)) await em.execute(`alter database ${name} set ${limit} = '${value}'`);
 }
 
+/** Whether the limits hold for whoever asks: a role may lift its own, and is then not sent requests. */
+export async function timeLimitsHold(em: EntityManager): Promise<boolean> {
+  const [row] = await em.execute<Record<keyof typeof TIME_LIMITS, string>[]>(
+    `select ${Object.keys(TIME_LIMITS)
+      .map((limit) => `current_setting('${limit}') as ${limit}`)
+      .join(", ")}`,
+  );
+  return Object.entries(TIME_LIMITS).every(([limit, value]) => row?.[limit as keyof typeof TIME_LIMITS] === value);
+}
+
 /** Brings a database to this build, as the owner of its tables. */
 export async function upgrade(): Promise<void> {
   const owner = await openOwnerOrm();

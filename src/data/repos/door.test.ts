@@ -6,7 +6,7 @@ import { openOwnerOrm } from "../orm";
 import { stamp } from "../scope";
 import { passwordLinkFor } from "../studios";
 import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
-import { TIME_LIMITS } from "../upgrade";
+import { TIME_LIMITS, timeLimitsHold } from "../upgrade";
 import { makePasswordLink, noteAtDoor, passwordLinkBehind, choosePassword } from "./door.repo";
 import { AUDIT_PAGE, listAudit } from "./audit.repo";
 
@@ -171,6 +171,14 @@ describe("as the application's role", () => {
     );
     expect(functions.length).toBeGreaterThan(10);
     for (const { proname, config } of functions) expect([proname, config]).toEqual([proname, "search_path=public, pg_temp"]);
+  });
+  test("a time limit that the role lifted for itself is seen, and such a copy is sent no requests", async () => {
+    const em = orm.em.fork();
+    expect(await timeLimitsHold(em)).toBe(true);
+    await em.transactional(async (own) => {
+      await own.execute(`set local lock_timeout = 0`);
+      expect(await timeLimitsHold(own)).toBe(false);
+    });
   });
   test("time limits are the database's own, whoever set it up, and the owner's work is not cut short by them", async () => {
     const name = await asOwner(async (own) => (await own(`select current_database() as name`))[0]?.["name"]);
