@@ -5,6 +5,7 @@ test.use({ serviceWorkers: "block" }); // nothing here is about a lost connectio
 test("the catalogue is searched by words with slips in them, by shelf, kit and condition, and a row opens whole", async ({
   trainer: page,
 }) => {
+  await page.goto("/account");
   await page.getByRole("link", { name: "Catalogue", exact: true }).click();
   await expect(page.getByRole("heading", { name: "Catalogue" })).toBeVisible();
   await expect(page.getByRole("status").filter({ hasText: "208 ways" })).toBeVisible();

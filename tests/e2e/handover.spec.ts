@@ -5,6 +5,7 @@ import { address, expect, expectAccessible, openClient, test } from "./studio";
 test.use({ serviceWorkers: "block" });
 
 test("a visit is typed, moved and read from a calendar, and stands on Today once", async ({ trainer: page }) => {
+  await page.goto("/");
   await page.getByRole("button", { name: "Add a visit" }).click();
   await page.getByRole("button", { name: /Who/ }).click();
   await page.getByRole("option", { name: "Jorun Pell" }).click();

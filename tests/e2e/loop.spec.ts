@@ -146,6 +146,7 @@ test("the whole loop by keyboard alone", async ({ trainer: page }) => {
     }
     throw new Error(`no way by Tab to ${String(name)}`);
   };
+  await page.goto("/");
   await tabTo(/^Clients$/);
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
@@ -228,7 +229,6 @@ test("tones stand on the audio clock: on a busy page none comes late", async ({ 
     }
     Object.assign(window, { AudioContext: Clock });
   });
-  await page.reload(); // with what was just put in
   await openClient(page, "Edda Quill", "Floor");
   await page.getByRole("button", { name: "Start the session" }).click();
   await page.getByRole("button", { name: "Pain 0", exact: true }).click();

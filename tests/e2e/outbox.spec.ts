@@ -136,7 +136,6 @@ test("a full tablet is told of, and what did not fit is written once there is ro
       return put.apply(this, parts);
     };
   });
-  await page.reload(); // with what was just put in
   await openFloor(page);
   const before = await setCount();
   await page.evaluate(() => sessionStorage.setItem("full", "yes"));

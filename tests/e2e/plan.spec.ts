@@ -1,4 +1,4 @@
-import { decideFirst, endSession, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
+import { address, decideFirst, endSession, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
 test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
 
@@ -230,7 +230,7 @@ test("the sheet and the calendar are read by nobody else", async ({ trainer: pag
   const [client] = await sql<{ id: string }>("select client_id as id from client_revision where name = 'Ansel Birk'");
   const files = ["sheet", "calendar"].map((kind) => `/api/clients/${client?.id}/${kind}`);
   const stranger = await browser.newContext();
-  for (const file of files) expect((await stranger.request.get(new URL(file, page.url()).toString())).status()).toBe(401);
+  for (const file of files) expect((await stranger.request.get(new URL(file, address).toString())).status()).toBe(401);
   await stranger.close();
   for (const file of files) {
     expect((await page.request.get(file.replace(client?.id ?? "", "0f0e0d0c-0b0a-4909-8807-060504030201"))).status()).toBe(404);

@@ -15,7 +15,7 @@ import { capital } from "../text/words";
 import { itemDoseText, tempoText } from "../text/plan-text";
 import { presetName } from "../text/school-text";
 import { ruleText } from "../text/screen-text";
-import { makerText, sinceKind } from "../text/team-text";
+import { byText, makerText, sinceKind } from "../text/team-text";
 import { color } from "../theme/tokens";
 import type { Disagreement, Handover, HandoverLine } from "./handover";
 import { NotesCard } from "./notes-card";
@@ -128,7 +128,7 @@ export function HandoverScreen({ clientId, handover, notes, names, self, since, 
                   {capital(sinceKind(kind))}
                   {day && `, ${dayText(day)}`}{" "}
                   <Soft>
-                    by {makerText(by, names)}, {agoText(at.slice(0, 10), today)}
+                    {byText(by, names)}, {agoText(at.slice(0, 10), today)}
                   </Soft>
                 </li>
               ))}

@@ -38,6 +38,9 @@ const AUDITED: Readonly<Record<string, string>> = {
 export const auditText = ({ verb, tableName, clientName }: Pick<AuditLine, "verb" | "tableName" | "clientName">): string =>
   (tableName === "studio_member" && AUDITED[verb]) || `${verb.replaceAll("-", " ")} ${clientName ?? tableName.replaceAll("_", " ")}`;
 
+/** The same behind what was made: "by Tove Lind", "read in by …". */
+export const byText = (madeBy: string, names: Readonly<Record<string, string>>): string =>
+  `${readInFrom(madeBy) ? "" : "by "}${makerText(madeBy, names)}`;
 /** Who made something, in words: a member, or whoever read it in and whose it is said to be. */
 export function makerText(madeBy: string, names: Readonly<Record<string, string>>): string {
   const found = readInFrom(madeBy);
