@@ -16,6 +16,9 @@ const proxies = (process.env.TRUSTED_PROXIES ?? '').split(',').filter(Boolean)
 const { mostBytes, mostSignInBytes, mostLetterBytes, mostImportBytes } = JSON.parse(readFileSync(new URL('../src/server/body-sizes.json', import.meta.url), 'utf8'))
 const MOST_POURED_BYTES = 32 * 1024 * 1024
 
+// so that a tablet tells a page of another build from its own
+const build = isDev ? '' : readFileSync(new URL('../.next/BUILD_ID', import.meta.url), 'utf8').trim()
+
 const plain = (address = '') => address.replace(/^::ffff:/, '')
 function addressOf({ socket, headers }) {
   const hops = [...String(headers['x-forwarded-for'] ?? '').split(','), socket.remoteAddress].map((hop) => plain(hop.trim())).filter(Boolean)
@@ -68,6 +71,7 @@ function setPolicy(request, response) {
   delete request.headers['content-security-policy']
   if (WITHOUT_POLICY.test(request.url)) return
   if (request.url.startsWith('/api/')) return response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'")
+  response.setHeader('x-build', build)
   const nonce = randomBytes(16).toString('base64')
   request.headers['x-nonce'] = nonce
   request.headers['content-security-policy'] = policyOf(nonce)

@@ -21,11 +21,35 @@ function addressOf({ origin, pathname, searchParams }: URL): string {
   const place = searchParams.get("place");
   return origin + pathname + (place ? `?place=${encodeURIComponent(place)}` : "");
 }
-/** A page as the studio gave it: a sign-in page is not kept in its place, and an error of the studio's is not shown in it. */
+/** What a page runs by, as its own text names it. */
+const filesOf = (html: string): string[] => [
+  ...new Set((html.match(/static\/chunks\/[\w.~-]+\.(?:js|css)/g) ?? []).map((name) => `/_next/${name}`)),
+];
+/** Whether all that a page runs by is on this tablet; what is not yet is fetched. A page without its files stands dead. */
+async function holds(page: Response): Promise<boolean> {
+  const cache = await caches.open(FILES_OF_BUILD);
+  const fetched = filesOf(await page.text()).map(async (url) => {
+    if (await caches.match(url, { ignoreVary: true })) return true;
+    const response = await fetch(url, { signal: AbortSignal.timeout(30_000) }).catch(() => null);
+    if (response?.ok) await cache.put(url, response);
+    return response?.ok === true;
+  });
+  return (await Promise.all(fetched)).every(Boolean);
+}
+const isOtherBuild = ({ headers }: Response): boolean => headers.get("x-build") !== BUILD;
+const isLike = ({ ok, redirected }: Response): boolean => ok && !redirected;
+
+/**
+ * A page as the studio gave it: a sign-in page is not kept in its place, and an error of the studio's is not shown in it. One is
+ * kept with all its files or not at all; one of another build is shown only then, where the last whole one can stand for it.
+ */
 const whole: SerwistPlugin = {
-  cacheWillUpdate: async ({ response }) => (response.ok && !response.redirected ? response : null),
-  fetchDidSucceed: async ({ response }) => {
+  cacheWillUpdate: async ({ response }) => (isLike(response) && (await holds(response.clone())) ? response : null),
+  fetchDidSucceed: async ({ request, response }) => {
     if (response.status >= 500) throw new Error(`the studio answers ${response.status}`);
+    if (!isLike(response) || !isOtherBuild(response)) return response;
+    const kept = await caches.match(request.url, { cacheName: PAGES, ignoreVary: true });
+    if (kept && !(await holds(response.clone()))) throw new Error("a page whose files did not come");
     return response;
   },
 };
@@ -87,7 +111,7 @@ self.addEventListener("fetch", (event) => {
 /** Fetched ahead, and said to be so: that a tablet has a page does not mean that anybody has looked. */
 async function keep(address: string): Promise<void> {
   const response = await fetch(address, { signal: AbortSignal.timeout(30_000), headers: { "x-fetched-ahead": "1" } });
-  if (response.ok && !response.redirected) await (await caches.open(PAGES)).put(address, response);
+  if (isLike(response) && (await holds(response.clone()))) await (await caches.open(PAGES)).put(address, response);
   else await response.body?.cancel();
 }
 /** A page that was reached without loading a document asks to be kept; signing out and signing in ask to forget. */
