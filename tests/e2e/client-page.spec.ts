@@ -108,11 +108,13 @@ test("a page without a connection is there for today, keeps what is told, and a 
   const [found] = await sql<{ studio: string; client: string }>(
     "select v.studio_id as studio, v.client_id as client from client_revision v join studio s on s.id = v.studio_id where v.name = 'Runa Skov' and s.name like 'Studio above%' limit 1",
   );
-  const secret = "e2e-".padEnd(43, "x");
-  await sql(
-    `insert into private_link (studio_id, id, created_by, client_id, opens, token_hash) values ($1, gen_random_uuid(), 'test', $2, 'page', encode(sha256(convert_to($3, 'utf8')), 'hex'))`,
-    [found?.studio, found?.client, secret],
-  );
+  const [secret, nextSecret] = ["e2e-".padEnd(43, "x"), "e2e-".padEnd(43, "y")];
+  const makeLink = (to: string) =>
+    sql(
+      `insert into private_link (studio_id, id, created_by, client_id, opens, token_hash) values ($1, gen_random_uuid(), 'test', $2, 'page', encode(sha256(convert_to($3, 'utf8')), 'hex'))`,
+      [found?.studio, found?.client, to],
+    );
+  await makeLink(secret);
   const client = await phone(browser);
   await client.goto(`/me/${found?.studio}.${secret}`);
   // she did something at home yesterday: how this morning is comes first
@@ -150,9 +152,15 @@ test("a page without a connection is there for today, keeps what is told, and a 
       [found?.client],
     );
   const before = (await told()).length;
+  // meanwhile the trainer made a new link: the old one says that it has ended, and what is on the phone goes on under the new one
+  await makeLink(nextSecret);
   await client.context().setOffline(false);
+  await expect(client.getByText("This link has ended")).toBeVisible();
+  expect((await told()).length).toBe(before);
+  await client.goto(`/me/${found?.studio}.${nextSecret}`);
+  await expect(client.getByRole("heading", { name: "Today at home" })).toBeVisible();
   await expect(client.getByText("still only on this phone")).toBeHidden();
-  expect((await told()).length).toBe(before + 1);
+  await expect.poll(async () => (await told()).length).toBe(before + 1);
   await sql("delete from response where client_id = $1 and created_at > now() - interval '5 minutes'", [found?.client]); // the morning is asked again
   await sql("delete from home_entry where client_id = $1 and kind = 'morning'", [found?.client]);
   await client.evaluate(() => localStorage.clear());

@@ -8,11 +8,11 @@ import { fitContextOf, openWarningsOf, undecidedItems } from "../../core/record/
 import { firstProgramme } from "../../core/record/programme";
 import type { FloorEventBody } from "../../core/floor/events";
 import { appendFloorEvents } from "../repos/floor.repo";
-import { eraseClient, listClients } from "../repos/client.repo";
+import { eraseClient, listClients, reviseClient } from "../repos/client.repo";
 import { keepWords, listMessages, setContact } from "../repos/message.repo";
 import { behindLink, setPrivateLink, standingLink } from "../repos/private-link.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "../testing.fixture";
-import { lookAtHome, takeHomeEntries, toldLately } from "./home";
+import { ENTRIES_A_DAY, lookAtHome, takeHomeEntries, toldLately } from "./home";
 import { remindStudio } from "./remind";
 import { keepTrainingPlan } from "./training-plan";
 
@@ -100,6 +100,21 @@ describe("what a client tells from their own page", () => {
     expect((await recordOf(orm, studio)).homeSets).toEqual([]);
   });
 
+  test("a day holds two hundred entries of one client, and a warning sign after them", async () => {
+    const studio = await agreedStudio();
+    const { scope, clientId } = studio;
+    await inTest(orm, scope, (em) =>
+      em.execute(
+        `insert into home_entry (studio_id, id, created_by, client_id, day, occurred_at, kind, told)
+          select ?::uuid, gen_random_uuid(), 'client', ?::uuid, ?, now(), 'task', '{"task":"walk","level":1}' from generate_series(1, ?)`,
+        [scope.studioId, clientId, TODAY, ENTRIES_A_DAY - 2],
+      ),
+    );
+    expect((await tell(studio, [setOf(studio)])).refused).toEqual([]); // with what agreed, the two hundredth
+    const more = await tell(studio, [setOf(studio), { kind: "sign", sign: "faint" }]);
+    expect(more.refused.map(({ code }) => code)).toEqual(["too-many-today"]);
+    expect(openWarningsOf(await recordOf(orm, studio))).toMatchObject([{ sign: "faint" }]);
+  });
   test("looked at, a day at home is a session on lines of its own, its morning is the one that was told, and holds are decided", async () => {
     const studio = await agreedStudio();
     await tell(studio, [setOf(studio), setOf(studio, { isSharp: true, painScore: 6 })], "2026-10-08");
@@ -173,6 +188,12 @@ test("a private page is opened by its own secret alone, not by a calendar's; sto
   const standing = (day: string) => inTest(orm, scope, (em) => standingLink(scope, em, clientId, "page", day));
   expect(await standing("2026-10-12")).not.toBeNull();
   expect(await standing("2026-10-13")).toBeNull();
+  // put away, page and door agree; taken out again it opens
+  const { client } = await recordOf(orm, studio);
+  await inTest(orm, scope, (em) => reviseClient(scope, em, { ...client, archivedDay: TODAY }));
+  expect(await behind("second")).toBeNull();
+  await inTest(orm, scope, (em) => reviseClient(scope, em, { ...client, archivedDay: null }));
+  expect(await behind("second")).not.toBeNull();
   await make(null);
   expect(await behind("second")).toBeNull();
   await tell(studio, [agreed, { kind: "sign", sign: "faint" }]);

@@ -27,7 +27,9 @@ import { answerMorning } from "./morning";
 import { decideHolds, keptItem } from "./plan";
 
 /** Why an entry from a client's page is not taken; it stays on the phone and may be sent again. */
-export type EntryRefusal = "bad-input" | "no-consent" | "not-on-sheet" | "not-asked";
+export type EntryRefusal = "bad-input" | "no-consent" | "not-on-sheet" | "not-asked" | "too-many-today";
+/** More than anybody does and tells in a day. */
+export const ENTRIES_A_DAY = 200;
 export interface EntryVerdict {
   received: string[];
   refused: { id: string; code: EntryRefusal }[];
@@ -50,6 +52,14 @@ export const toldLately = ({ studioId }: Scope, em: EntityManager, clientId: str
       [studioId, clientId],
     )
     .then((rows) => rows.map(({ id }) => id));
+
+async function toldToday({ studioId }: Scope, em: EntityManager, clientId: string): Promise<number> {
+  const [row] = await em.execute<{ count: number }[]>(
+    `select count(*)::int as count from home_entry where studio_id = ? and client_id = ? and created_at > now() - interval '24 hours'`,
+    [studioId, clientId],
+  );
+  return row?.count ?? 0;
+}
 
 const dayIn = (at: string, timeZone: string, today: Day): Day => {
   const day = toCalendarDate(parseAbsolute(at, timeZone)).toString();
@@ -89,6 +99,8 @@ async function takeEntry(
   if (before) return before.clientId === clientId ? null : "bad-input";
   // who agreed to nothing is asked nothing; a warning sign is heard all the same
   if (told.kind !== "consented" && told.kind !== "sign" && (await consentOf(scope, em, clientId)) < CONSENT_VERSION) return "no-consent";
+  // a warning sign is heard however much was told
+  if (told.kind !== "sign" && (await toldToday(scope, em, clientId)) >= ENTRIES_A_DAY) return "too-many-today";
   let kept: object = told;
   if (told.kind === "set" || told.kind === "morning") {
     const record = await loadRecord(scope, em, clientId);

@@ -51,13 +51,14 @@ export interface Behind {
   untilDay: Day | null;
   asksYear: boolean;
 }
-/** Null for a secret that opens nothing of this kind, or does no longer; its last day is for whoever knows what day it is there. */
+/** Null for a secret that opens nothing of this kind, or does no longer, or is of somebody who was put away; its last day is for whoever knows what day it is there. */
 export async function behindLink(studioId: string, em: EntityManager, opens: Opens, secret: string): Promise<Behind | null> {
   const [row] = await em.execute<Behind[]>(
     `select l.client_id as "clientId", s.time_zone as "timeZone", l.until_day::text as "untilDay", l.asks_year as "asksYear"
        from private_link l join studio s on s.id = l.studio_id
       where l.studio_id = ? and l.opens = ? and l.token_hash = ? and not exists (
-        select 1 from private_link n where n.studio_id = l.studio_id and n.client_id = l.client_id and n.opens = l.opens and (n.created_at, n.id) > (l.created_at, l.id))`,
+        select 1 from private_link n where n.studio_id = l.studio_id and n.client_id = l.client_id and n.opens = l.opens and (n.created_at, n.id) > (l.created_at, l.id))
+        and (select r.archived_day from client_revision r where r.studio_id = l.studio_id and r.client_id = l.client_id order by r.created_at desc, r.id desc limit 1) is null`,
     [studioId, opens, hashOf(secret)],
   );
   return row ?? null;

@@ -80,8 +80,8 @@ function Consent({ studioName, onAgree }: { studioName: string; onAgree: () => v
 }
 
 /** A client's own page on a phone: this morning, what to do today, how the week's task goes, and what to do when something is wrong. */
-export function ClientPage({ token, linkHash, page }: { token: string; linkHash: string; page: HomePage }) {
-  const { entries, tell, waiting, isKept } = useEntries(token, linkHash);
+export function ClientPage({ token, ownKey, linkHash, page }: { token: string; ownKey: string; linkHash: string; page: HomePage }) {
+  const { entries, tell, waiting, isKept, hasEnded } = useEntries(token, ownKey, linkHash);
   const [open, setOpen] = useState<string | null>(null);
   const [left, setLeft] = useState<{ entryId: string; name: string; told: Extract<HomeTold, { kind: "set" }> } | null>(null);
   const [isListing, setListing] = useState(false);
@@ -245,7 +245,13 @@ export function ClientPage({ token, linkHash, page }: { token: string; linkHash:
           </>
         )}
         {!isKept && <p role="alert">This phone keeps nothing: leave this page open until everything is with your trainer.</p>}
-        {waiting > 0 && (
+        {hasEnded && (
+          <p role="alert">
+            This link has ended. Ask your trainer for a new one
+            {waiting > 0 ? "; what is still only on this phone goes on by itself once you open it here" : ""}.
+          </p>
+        )}
+        {waiting > 0 && !hasEnded && (
           <p role="status">{waiting === 1 ? "One answer is" : `${waiting} answers are`} still only on this phone, and goes on by itself.</p>
         )}
         {refused.length > 0 && (

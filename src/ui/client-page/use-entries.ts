@@ -39,11 +39,15 @@ export interface Entries {
   /** So many are still only on this phone. */
   waiting: number;
   isKept: boolean;
+  /** The studio says that this link opens nothing any more: it is asked no further. */
+  hasEnded: boolean;
 }
 
 /** What is told is on the phone first, then in the studio: sent again until the studio has named it. */
-export function useEntries(token: string, linkHash: string): Entries {
-  const key = `ponderis-home-${linkHash.slice(0, 16)}`;
+export function useEntries(token: string, ownKey: string, linkHash: string): Entries {
+  const key = `ponderis-home-${ownKey}`;
+  const olderKey = `ponderis-home-${linkHash.slice(0, 16)}`; // until 0.16 each link had a place of its own
+  const [hasEnded, setEnded] = useState(false);
   const [entries, setEntries] = useState<readonly KeptEntry[]>([]);
   const [isKept, setKept] = useState(true);
   const change = useCallback(
@@ -62,6 +66,7 @@ export function useEntries(token: string, linkHash: string): Entries {
     const response = await fetch(`/api/me/${token}`, { method: "POST", headers, body, signal: AbortSignal.timeout(AGAIN_MS) }).catch(
       () => null,
     );
+    if (response?.status === 404) setEnded(true);
     const verdict = response?.ok
       ? ((await response.json().catch(() => null)) as { received?: string[]; refused?: { id: string; code: string }[] } | null)
       : null;
@@ -75,8 +80,11 @@ export function useEntries(token: string, linkHash: string): Entries {
     );
   }, [key, token, change]);
   useEffect(() => {
+    if (hasEnded) return;
     const first = setTimeout(() => {
-      change((now) => now);
+      const older = readKept(olderKey);
+      change((now) => [...older, ...now.filter(({ id }) => !older.some((each) => each.id === id))]);
+      writeKept(olderKey, []);
       void send();
     }, 0);
     const again = setInterval(() => void send(), AGAIN_MS);
@@ -89,10 +97,11 @@ export function useEntries(token: string, linkHash: string): Entries {
       window.removeEventListener("online", now);
       document.removeEventListener("visibilitychange", now);
     };
-  }, [send, change]);
+  }, [send, change, hasEnded, olderKey]);
   return {
     entries,
     isKept,
+    hasEnded,
     waiting: entries.filter(({ isSent, refused }) => !isSent && refused === null).length,
     tell: (told) => {
       const id = newUuid();

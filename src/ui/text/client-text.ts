@@ -73,6 +73,7 @@ export const SHARED: readonly string[] = [
 ];
 export const CLIENT_REFUSALS: Readonly<Record<string, string>> = {
   "not-on-sheet": "not on your sheet any more",
+  "too-many-today": "that is more than a day holds; tomorrow again",
   "no-consent": "you have not agreed yet",
   "bad-input": "could not be read",
   "not-asked": "was not asked",

@@ -6,12 +6,16 @@ import { consentOf, toldLately } from "../../../data/loop/home";
 import { loadRecord } from "../../../data/repos/record.repo";
 import { studioOf } from "../../../data/repos/studio.repo";
 import { notesOf } from "../../../data/repos/team.repo";
-import { openPrivate } from "../../../server/private-door";
+import { hashOf } from "../../../data/repos/private-link.repo";
+import { openPrivate, type Visitor } from "../../../server/private-door";
 import { hasGivenYear } from "../../../server/year-cookie";
 import { ClientPage } from "../../../ui/client-page/client-page";
 import { homePage } from "../../../ui/client-page/home-page";
 import { YearAsked } from "../../../ui/client-page/year-asked";
 import { MessageScreen } from "../../../ui/shell/message-screen";
+
+/** What a phone keeps its answers under: the same for every link of one client, and nothing is opened with it. */
+const ownKeyOf = ({ studioId, clientId }: Visitor): string => hashOf(`phone ${studioId} ${clientId}`).slice(0, 16);
 
 interface Props {
   params: Promise<{ token: string }>;
@@ -29,7 +33,7 @@ export default async function MePage({ params }: Props) {
   if (visitor === "too-many")
     return <MessageScreen title="Too many tries">Wait a quarter of an hour, then open the link again.</MessageScreen>;
   if (visitor === "unknown") return notFound();
-  const { studioId, clientId, linkHash, today } = visitor;
+  const { studioId, clientId, today } = visitor;
   const scope = { studioId, actorId: "client" };
   const read = await readStudio(studioId, async (em) => ({
     studio: await studioOf(scope, em),
@@ -42,6 +46,11 @@ export default async function MePage({ params }: Props) {
   if (!record || record.client.archivedDay !== null) return notFound();
   if (visitor.asksYear && !(await hasGivenYear(visitor))) return <YearAsked token={token} studioName={studio.name} />;
   return (
-    <ClientPage token={token} linkHash={linkHash} page={homePage(record, { today, units: "metric", studioName: studio.name, ...told })} />
+    <ClientPage
+      token={token}
+      ownKey={ownKeyOf(visitor)}
+      linkHash={visitor.linkHash}
+      page={homePage(record, { today, units: "metric", studioName: studio.name, ...told })}
+    />
   );
 }
