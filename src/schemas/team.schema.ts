@@ -1,7 +1,8 @@
 import Joi from "joi";
-import { ROLES, type Role, SEEN_BY, type SeenBy } from "../core/record/team";
+import { PASSWORD_LENGTH, ROLES, type Role, SEEN_BY, type SeenBy } from "../core/record/team";
 import { day, maybeWords, text, timeZone, uuid, within, words } from "./fields";
 
+const password = text(PASSWORD_LENGTH.max).min(PASSWORD_LENGTH.min);
 const role = Joi.string().valid(...ROLES);
 const secret = Joi.string().pattern(/^[A-Za-z0-9_-]{43}$/);
 const email = text(200)
@@ -22,7 +23,7 @@ export const newStudioKeys = {
   lead: words(80).required(),
   email: email.required(),
   timeZone: timeZone.required(),
-  password: text(128).min(10).required(),
+  password: password.required(),
 } satisfies Record<keyof NewStudio, Joi.Schema>;
 
 export const memberSchema = Joi.object<{ userId: string; role: Role | "gone" }>({
@@ -41,9 +42,8 @@ export const acceptSchema = Joi.object<{ secret: string; name: string; email: st
   secret: secret.required(),
   name: words(80).required(),
   email: email.required(),
-  password: text(128).min(10).required(),
+  password: password.required(),
 });
-const password = text(128).min(10);
 /** Who is to choose a new password, and the secret of the link that lets them. */
 export const passwordLinkSchema = Joi.object<{ userId: string; secret: string }>({
   userId: text(80).min(1).required(),

@@ -160,7 +160,7 @@ test("an exercise, a visit or words of the studio's own that cannot be close not
   const [, there] = scopes();
   const stamp = () => ({ id: newUuid(), created_at: new Date().toISOString(), created_by: "trainer" });
   const tables = {
-    own_row: [{ ...stamp(), row_id: "own-nothing", row: {} }],
+    own_row: [{ ...stamp(), row_id: "own-nothing", row: { "\0": "\0", "\ud800": "\ud800" } }],
     kit_list: [{ ...stamp(), client_id: null, day: TODAY, items: { x: 1 } }],
     message_words: [{ ...stamp(), template: "page-link", words: "No link in it" }],
   };

@@ -141,7 +141,7 @@ test("a forgotten password is chosen anew by a lead's link; who signs in already
   await peer.goto(link);
   await expectAccessible(peer);
   await peer.getByRole("textbox", { name: "New password" }).fill("tide and tackle");
-  await peer.getByRole("button", { name: "Take it" }).click();
+  await peer.getByRole("button", { name: "Keep this password" }).click();
   await expect(peer.getByRole("heading", { name: "Changed" })).toBeVisible();
   await peer.goto(link);
   await expect(peer.getByRole("heading", { name: "This link has ended" })).toBeVisible();

@@ -3,6 +3,8 @@ import type { Day } from "../day";
 /** What a member of a studio may do: lead the team too, train, or only look. */
 export const ROLES = ["lead", "trainer", "reader"] as const;
 export type Role = (typeof ROLES)[number];
+/** What is asked of a password that somebody chooses. */
+export const PASSWORD_LENGTH = { min: 10, max: 128 } as const;
 /** Whom a note is for: whoever wrote it, the team, or the client on their own page. */
 export const SEEN_BY = ["me", "team", "client"] as const;
 export type SeenBy = (typeof SEEN_BY)[number];

@@ -3,12 +3,14 @@ import { Migration } from "@mikro-orm/migrations";
 const MINE = `(select nullif(current_setting('app.studio', true), '')::uuid)`;
 /** Who may create a temporary table could stand before the real one: temporary ones are looked for last. */
 const DEFINER = `security definer set search_path = public, pg_temp`;
+/** A link for a new password is one lead's to give: it ends when whose it is leaves that team, or works in another as well. */
+const NO_LINK_LEFT = `delete from password_link where user_id = who;`;
 /** Changes of one team go one after another: two at once would each leave the other the last lead. */
 const ONE_AT_A_TIME = `perform 1 from studio where id = mine for update;`;
 const ONLY_A_LEAD = `if mine is null or not exists (select 1 from studio_member where studio_id = mine and user_id = actor and role = 'lead') then raise exception 'not a lead'; end if;`;
 const STANDS = `i.ended_at is null and i.accepted_by is null and i.until_day >= (now() at time zone s.time_zone)::date`;
-const noted = (studio: string, by: string, verb: string, table = "studio_member"): string =>
-  `insert into audit_event (studio_id, id, created_by, verb, table_name, row_id) values (${studio}, gen_random_uuid(), ${by}, ${verb}, '${table}', gen_random_uuid());`;
+const noted = (studio: string, by: string, verb: string): string =>
+  `insert into audit_event (studio_id, id, created_by, verb, table_name, row_id) values (${studio}, gen_random_uuid(), ${by}, ${verb}, 'studio_member', gen_random_uuid());`;
 
 /**
  * Doors: team changes one at a time, somebody in more than one studio, a forgotten password by a link, and what happens
@@ -37,6 +39,7 @@ export class Migration0031 extends Migration {
          if not found then raise exception 'no such member'; end if;
          if not exists (select 1 from studio_member where studio_id = mine and role = 'lead') then raise exception 'the last lead'; end if;
          if to_role = 'gone' and not exists (select 1 from studio_member where user_id = who and role <> 'gone') then delete from "session" where "userId" = who; end if;
+         if to_role = 'gone' then ${NO_LINK_LEFT} end if;
          ${noted("mine", "actor", "'made-' || to_role")}
        end $$`,
       // somebody who signs in already joins as who they are; one who had left is back
@@ -48,6 +51,7 @@ export class Migration0031 extends Migration {
          update invitation set accepted_by = who where studio_id = found.studio_id and id = found.id;
          insert into studio_member (studio_id, user_id, name, role) values (found.studio_id, who, found.name, found.role)
            on conflict (studio_id, user_id) do update set role = excluded.role;
+         ${NO_LINK_LEFT}
          perform set_config('app.studio', found.studio_id::text, true);
          ${noted("found.studio_id", "who", "'joined'")}
          return found.studio_id;
@@ -62,7 +66,7 @@ export class Migration0031 extends Migration {
          ${ONLY_A_LEAD}
          if not exists (select 1 from studio_member where studio_id = mine and user_id = who and role <> 'gone') then raise exception 'no such member'; end if;
          if exists (select 1 from studio_member where studio_id <> mine and user_id = who and role <> 'gone') then raise exception 'in another studio'; end if;
-         delete from password_link where user_id = who;
+         ${NO_LINK_LEFT}
          insert into password_link (token_hash, user_id, until) values (hash, who, now() + interval '24 hours');
          ${noted("mine", "actor", "'made-password-link'")}
        end $$`,

@@ -8,7 +8,7 @@ export class Migration0032 extends Migration {
     for (const sql of [
       ...ownedTable(
         "fact_aside",
-        `client_id uuid, table_name text not null, fact_id text not null, path text not null, code text not null, fact jsonb not null`,
+        `client_id uuid, table_name text not null, fact_id text not null, path text not null, code text not null, fact text not null`,
         ["client_id"],
       ),
       `create index fact_aside_of on fact_aside (studio_id, client_id)`,

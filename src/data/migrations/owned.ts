@@ -15,35 +15,24 @@ export const STEPS_ERASED = `delete from step s where s.studio_id = mine and exi
 type Erased = readonly (readonly [table: string, where: string])[];
 const ofClient = (...tables: readonly string[]): Erased => tables.map((table) => [table, "client_id = who"] as const);
 const EARLY = ["finding", "letter", "school_choice", "kit_list", "training_plan"];
+const UP_TO_26 = [
+  ...EARLY,
+  "private_link",
+  "session_picture",
+  "visit",
+  "home_entry",
+  "home_look",
+  "client_contact",
+  "message",
+  "client_note",
+  "summary_letter",
+];
 /** What erasing takes beside the first tables, as of each migration: a later one never changes what an earlier one did. */
 export const ERASED_AS_OF = {
   22: ofClient(...EARLY, "calendar_link", "session_picture", "visit"),
   23: ofClient(...EARLY, "private_link", "session_picture", "visit", "home_entry", "home_look"),
   24: ofClient(...EARLY, "private_link", "session_picture", "visit", "home_entry", "home_look", "client_contact", "message"),
   25: ofClient(...EARLY, "private_link", "session_picture", "visit", "home_entry", "home_look", "client_contact", "message", "client_note"),
-  26: ofClient(
-    ...EARLY,
-    "private_link",
-    "session_picture",
-    "visit",
-    "home_entry",
-    "home_look",
-    "client_contact",
-    "message",
-    "client_note",
-    "summary_letter",
-  ),
-  32: ofClient(
-    "fact_aside",
-    ...EARLY,
-    "private_link",
-    "session_picture",
-    "visit",
-    "home_entry",
-    "home_look",
-    "client_contact",
-    "message",
-    "client_note",
-    "summary_letter",
-  ),
+  26: ofClient(...UP_TO_26),
+  32: ofClient("fact_aside", ...UP_TO_26),
 } as const;

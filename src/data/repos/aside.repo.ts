@@ -6,6 +6,9 @@ import { audit, type Scope, stamp } from "../scope";
 
 /** Facts that no form here could have written: kept to be looked at, never read by any page, and gone when somebody says so. */
 
+/** What a file says may hold a letter that no text here can. */
+const plain = (text: string, most: number): string => text.replaceAll("\0", "").slice(0, most);
+
 /** A fact that is here already in the same state is kept once. */
 export async function keepAside(
   scope: Scope,
@@ -19,7 +22,7 @@ export async function keepAside(
   if (words.length > MOST_LETTERS) return; // what is larger than anything of ours is not kept at all
   await em.execute(
     `insert into fact_aside (studio_id, id, created_at, created_by, client_id, table_name, fact_id, path, code, fact)
-      select ?::uuid, ?::uuid, ?, ?, ?::uuid, ?, ?, ?, ?, ?::jsonb where not exists (
+      select ?::uuid, ?::uuid, ?, ?, ?::uuid, ?, ?, ?, ?, ? where not exists (
         select 1 from fact_aside a where a.studio_id = ? and a.table_name = ? and a.fact_id = ?)`,
     [
       studioId,
@@ -28,13 +31,13 @@ export async function keepAside(
       createdBy,
       clientId,
       table,
-      id.slice(0, 80),
-      path.slice(0, 200),
-      code.slice(0, 80),
+      plain(id, 80),
+      plain(path, 200),
+      plain(code, 80),
       words,
       studioId,
       table,
-      id.slice(0, 80),
+      plain(id, 80),
     ],
   );
 }
@@ -43,7 +46,7 @@ const MOST_LETTERS = 200_000;
 /** What stands aside, the newest first. */
 export const factsAside = ({ studioId }: Scope, em: EntityManager): Promise<Aside[]> =>
   em.execute(
-    `select a.id, to_json(a.created_at) #>> '{}' as at, a.created_by as by, a.table_name as "tableName", a.path, left(a.fact::text, 400) as words,
+    `select a.id, to_json(a.created_at) #>> '{}' as at, a.created_by as by, a.table_name as "tableName", a.path, left(a.fact, 400) as words,
        (select v.name from client_revision v where v.studio_id = a.studio_id and v.client_id = a.client_id order by v.created_at desc, v.id desc limit 1) as "clientName"
       from fact_aside a where a.studio_id = ? order by a.created_at desc, a.id limit 100`,
     [studioId],

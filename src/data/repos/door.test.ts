@@ -9,6 +9,7 @@ import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testin
 import { TIME_LIMITS, timeLimitsHold } from "../upgrade";
 import { makePasswordLink, noteAtDoor, passwordLinkBehind, choosePassword } from "./door.repo";
 import { AUDIT_PAGE, listAudit } from "./audit.repo";
+import { changeMember, invite, joinByInvitation } from "./team.repo";
 
 let orm: MikroORM;
 beforeAll(async () => {
@@ -83,6 +84,20 @@ describe("a forgotten password", () => {
     expect(await make(other, lead, elsewhere, randomUUID())).toMatchObject({ refusal: { code: "only-a-lead" } });
     await member(other, "trainer", trainer);
     expect(await make(studio, lead, trainer, randomUUID())).toMatchObject({ refusal: { code: "in-another-studio" } });
+    expect(await passwordOf(trainer)).toBe("old");
+  });
+  test("ends when whose it is works in another studio as well, or leaves", async () => {
+    const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];
+    const [lead, trainer, leaving] = [await member(studio, "lead"), await member(studio, "trainer"), await member(studio, "trainer")];
+    const [joined, left, invitation] = [randomUUID(), randomUUID(), randomUUID()];
+    await make(studio, lead, trainer, joined);
+    await make(studio, lead, leaving, left);
+    await inTest(orm, other.scope, (em) =>
+      invite(other.scope, em, { secret: invitation, name: "T", email: "t@x.example", role: "trainer", untilDay: "2099-01-01" }),
+    );
+    expect(await orm.em.fork().transactional((em) => joinByInvitation(em, invitation, trainer))).toEqual({ ok: true });
+    await inTest(orm, studio.scope, (em) => changeMember({ ...studio.scope, actorId: lead }, em, leaving, "gone"));
+    for (const secret of [joined, left]) expect(await use(secret)).toMatchObject({ refusal: { code: "no-such-link" } });
     expect(await passwordOf(trainer)).toBe("old");
   });
   test("ends with the next link, and after a day", async () => {

@@ -4,6 +4,7 @@ import { Form } from "react-aria-components";
 import { changePasswordAction, type Device, endDeviceAction, goToStudioAction } from "../../actions/account";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
+import { NewPasswordField } from "../kit/new-password-field";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { clockTimeText } from "../text/day-text";
 import { deviceText } from "../text/device-text";
@@ -61,16 +62,11 @@ function PasswordForm({ isChanged }: { isChanged: boolean }) {
             value={current}
             onChange={setCurrent}
           />
-          <TextField
+          <NewPasswordField
             label="New password"
-            type="password"
-            autoComplete="new-password"
-            isRequired
-            minLength={10}
-            maxLength={128}
+            hint="At least ten characters. Every other device is signed out."
             value={next}
             onChange={setNext}
-            hint="At least ten characters. Every other device is signed out."
           />
           {isChanged && !refused && <Notice role="status">Changed. Every other device is signed out.</Notice>}
           {refused && (

@@ -3,7 +3,7 @@ import { useState, useTransition } from "react";
 import { Form } from "react-aria-components";
 import { choosePasswordAction } from "../../actions/team";
 import { Button } from "../kit/button";
-import { TextField } from "../kit/fields";
+import { NewPasswordField } from "../kit/new-password-field";
 import { Card, Notice, Page, Stack } from "../kit/layout";
 import { Link } from "../kit/link";
 
@@ -38,16 +38,11 @@ export function NewPasswordForm({ secret, email }: { secret: string; email: stri
               <h1 style={{ fontSize: 26 }}>A new password</h1>
               <p>For {email}. Every device that is signed in now is signed out.</p>
               <input type="text" name="username" autoComplete="username" value={email} readOnly hidden />
-              <TextField
+              <NewPasswordField
                 label="New password"
-                type="password"
-                isRequired
-                minLength={10}
-                maxLength={128}
+                hint="At least ten characters, known to you alone"
                 value={password}
                 onChange={setPassword}
-                autoComplete="new-password"
-                hint="At least ten characters, known to you alone"
               />
               {said && (
                 <Notice $tone="oxide" role="alert">
@@ -55,7 +50,7 @@ export function NewPasswordForm({ secret, email }: { secret: string; email: stri
                 </Notice>
               )}
               <Button type="submit" $tone="primary" isDisabled={isChoosing}>
-                Take it
+                Keep this password
               </Button>
             </Stack>
           </Form>

@@ -84,7 +84,7 @@ export function useEntries(token: string, ownKey: string, linkHash: string): Ent
     const first = setTimeout(() => {
       const older = readKept(olderKey);
       change((now) => [...older, ...now.filter(({ id }) => !older.some((each) => each.id === id))]);
-      writeKept(olderKey, []);
+      if (older.length > 0) writeKept(olderKey, []);
       void send();
     }, 0);
     const again = setInterval(() => void send(), AGAIN_MS);

@@ -74,8 +74,8 @@ function LinkCard(props: OwnPageProps & { made: string | null; onMade: (link: st
           </>
         ) : link?.isGuessedOut ? (
           <Notice $tone="oxide" role="alert">
-            The year of birth was guessed wrong ten times: nobody new comes in by this link. Make a new one. A phone that told the year goes
-            on until then.
+            The year of birth was guessed wrong ten times: nobody new comes in by this link. Make a new one. Phones that gave the right year
+            keep working until then.
           </Notice>
         ) : link ? (
           <p>

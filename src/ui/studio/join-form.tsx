@@ -5,6 +5,7 @@ import { joinAction, type JoinProblem } from "../../actions/team";
 import type { Role } from "../../core/record/team";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
+import { NewPasswordField } from "../kit/new-password-field";
 import { Card, Notice, Page, Stack } from "../kit/layout";
 import { Link } from "../kit/link";
 import { roleText } from "../text/team-text";
@@ -53,16 +54,11 @@ export function JoinForm({
               <p>You are invited: {roleText(invited.role)}.</p>
               <TextField label="Your name" isRequired maxLength={80} value={name} onChange={setName} autoComplete="name" />
               <TextField label="E-mail" type="email" isRequired value={email} onChange={setEmail} autoComplete="username" />
-              <TextField
+              <NewPasswordField
                 label="Password"
-                type="password"
-                isRequired
-                minLength={10}
-                maxLength={128}
+                hint="At least ten characters, known to you alone. If you sign in here already, the password you have."
                 value={password}
                 onChange={setPassword}
-                autoComplete="new-password"
-                hint="At least ten characters, known to you alone. Who signs in here already types the password they have."
               />
               {said && (
                 <Notice $tone="oxide" role="alert">

@@ -61,7 +61,7 @@ function InviteForm({ today }: { today: Day }) {
 /** What the lead can do for one member: another role, a link for a new password, and taking them out, which is asked about. */
 function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) {
   const { userId, name, role } = member;
-  const [asking, setAsking] = useState<"out" | null>(null);
+  const [isAsked, setAsked] = useState(false);
   const [link, setLink] = useState<string | null>(null);
   const { take, isTaking, problem } = useStep();
   const makeLink = (): void => {
@@ -80,18 +80,18 @@ function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) 
           value={role as Role}
           onChange={(to) => take((stepId) => changeMemberAction({ userId, role: to }, stepId))}
         />
-        {!isSelf && asking === null && (
+        {!isSelf && !isAsked && (
           <>
             <TextButton isDisabled={isTaking} onPress={makeLink}>
               new password for {name}
             </TextButton>
-            <TextButton isDisabled={isTaking} onPress={() => setAsking("out")}>
+            <TextButton isDisabled={isTaking} onPress={() => setAsked(true)}>
               take {name} out of the team
             </TextButton>
           </>
         )}
       </Row>
-      {asking === "out" && (
+      {isAsked && (
         <Notice as="div" role="alertdialog" aria-label={`Take ${name} out of the team?`}>
           <p>
             Take {name} out of the team? {name} is signed out everywhere and sees no client of this studio any more. What {name} did keeps
@@ -101,7 +101,7 @@ function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) 
             <Button isDisabled={isTaking} onPress={() => take((stepId) => changeMemberAction({ userId, role: "gone" }, stepId))}>
               Take {name} out
             </Button>
-            <TextButton onPress={() => setAsking(null)}>keep {name} in the team</TextButton>
+            <TextButton onPress={() => setAsked(false)}>keep {name} in the team</TextButton>
           </Row>
         </Notice>
       )}

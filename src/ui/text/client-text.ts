@@ -73,7 +73,7 @@ export const SHARED: readonly string[] = [
 ];
 export const CLIENT_REFUSALS: Readonly<Record<string, string>> = {
   "not-on-sheet": "not on your sheet any more",
-  "too-many-today": "that is more than a day holds; tomorrow again",
+  "too-many-today": "more than can be told in one day; tell your trainer",
   "no-consent": "you have not agreed yet",
   "bad-input": "could not be read",
   "not-asked": "was not asked",
