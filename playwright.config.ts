@@ -19,6 +19,7 @@ export default defineConfig({
   use: {
     baseURL: address,
     actionTimeout: 30_000,
+    timezoneId: process.env["DEMO_TIME_ZONE"], // a tablet in the studio
     viewport: { width: 1280, height: 800 },
     screenshot: "only-on-failure",
     launchOptions: {

@@ -5,6 +5,9 @@ import { bin, buildApp, checkMachine, installPackages, leave, run, show, startDa
 
 const CHROMIUM = '/usr/bin/chromium-headless-shell'
 const BROWSERS = 2 // at once, each with a server and a copy of the demo's database (tests/e2e/server.ts)
+/** Where it is between nine and ten in the morning: no day turns in the studio while the tests run, whatever the hour here. */
+const DEMO_TIME_ZONE = Intl.supportedValuesOf('timeZone').find((timeZone) =>
+  new Date().toLocaleTimeString('en-GB', { timeZone }).startsWith('09'))
 const browserOnly = process.argv[2] === 'browser'
 const specs = browserOnly ? process.argv.slice(3) : []
 
@@ -36,7 +39,7 @@ async function main() {
   try {
     if (browserOnly) await step('Build', buildApp)
     else await checkSources(database)
-    const env = await database.fresh('ponderis_e2e')
+    const env = { ...(await database.fresh('ponderis_e2e')), DEMO_TIME_ZONE }
     await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
     await step('Demo data', async () => {
       await run(bin('tsx'), ['src/data/demo/seed.ts'], env)

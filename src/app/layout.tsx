@@ -2,6 +2,8 @@ import type { Metadata, Viewport } from "next";
 import localFont from "next/font/local";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
+import { signedIn } from "../server/session";
+import { StudioClock } from "../ui/kit/studio-clock";
 import { Providers } from "../ui/shell/providers";
 import { NonceMeta, StyledRegistry } from "../ui/shell/styled-registry";
 
@@ -52,6 +54,7 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get("x-nonce") ?? undefined;
+  const timeZone = (await signedIn())?.timeZone ?? "UTC"; // a private page brings its own
   return (
     <html lang="en" className={[text, head, textExt, headExt].map(({ variable }) => variable).join(" ")}>
       <head>
@@ -59,7 +62,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <StyledRegistry nonce={nonce}>
-          <Providers>{children}</Providers>
+          <Providers>
+            <StudioClock timeZone={timeZone}>{children}</StudioClock>
+          </Providers>
         </StyledRegistry>
       </body>
     </html>

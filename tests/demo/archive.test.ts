@@ -1,3 +1,4 @@
+import { today as todayIn } from "@internationalized/date";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { dayAfter } from "../../src/core/day";
@@ -19,7 +20,8 @@ import { whereText } from "../../src/ui/text/archive-text";
 let orm: MikroORM;
 let [from, to]: Scope[] = [];
 let clientIds: string[] = [];
-const TODAY = new Date().toISOString().slice(0, 10);
+const TIME_ZONE = process.env["DEMO_TIME_ZONE"] ?? "UTC";
+const TODAY = todayIn(TIME_ZONE).toString();
 const asJson = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const archived = async (scope: Scope, id: string): Promise<ClientArchive> => {
   const archive = await inStudio(scope.studioId, (em) => archiveOf(scope, em, id), orm);
@@ -45,7 +47,7 @@ beforeAll(async () => {
   const studio = await em.findOneOrFail(StudioRow, { name: "Studio above the chandlery" });
   from = { studioId: studio.id, actorId: "trainer" };
   to = { studioId: newUuid(), actorId: "trainer" };
-  await em.insert(StudioRow, { id: to.studioId, name: "An empty one", timeZone: "Europe/Copenhagen" });
+  await em.insert(StudioRow, { id: to.studioId, name: "An empty one", timeZone: TIME_ZONE });
   await owner.close();
   const rows = await inStudio(
     studio.id,

@@ -1,6 +1,6 @@
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import type { Page } from "@playwright/test";
-import { address, expect, expectAccessible, openClient, test } from "./studio";
+import { address, dayIn, expect, expectAccessible, openClient, test } from "./studio";
 
 test.use({ serviceWorkers: "block" });
 
@@ -20,7 +20,7 @@ test("a visit is typed, moved and read from a calendar, and stands on Today once
   await page.getByRole("button", { name: "Move it" }).click();
   await expect(today.getByRole("listitem").filter({ hasText: "Jorun Pell" })).toContainText("06:20");
   await expectAccessible(page);
-  const day = new Intl.DateTimeFormat("sv-SE", { timeZone: "Europe/Copenhagen" }).format(new Date()).replaceAll("-", "");
+  const day = dayIn().replaceAll("-", "");
   const entry = (uid: string, title: string, start: string): string[] => [
     "BEGIN:VEVENT",
     `UID:${uid}`,

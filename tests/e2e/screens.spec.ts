@@ -1,4 +1,5 @@
-import { answerScreen, expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
+import type { Page } from "@playwright/test";
+import { answerScreen, dayIn, expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
 
 test("sign-in, clients and the form for a new one are accessible", async ({ page }) => {
   await page.goto("/sign-in");
@@ -194,6 +195,29 @@ test("nothing hangs over the side of a tablet held upright or a phone", async ({
       await expect.poll(overhang, { message: `${station} at ${width}` }).toBeLessThanOrEqual(1); // a chart follows a moment later
     }
   }
+});
+
+test("on a tablet that lives by another day the studio's days and hours stand", async ({ trainer: page, browser, complaints }) => {
+  const elsewhere = Intl.supportedValuesOf("timeZone").find((timeZone) => dayIn(timeZone) !== dayIn()) ?? "UTC";
+  const far = await browser.newContext({ timezoneId: elsewhere, storageState: await page.context().storageState() });
+  const tablet = await far.newPage();
+  tablet.on("pageerror", (error) => complaints.push(`${tablet.url()}: ${String(error)}`));
+  await openClient(tablet, "Ansel Birk", "Fit");
+  const client = tablet.url().replace(/\/fit$/, "");
+  for (const path of [
+    "/",
+    "/clients",
+    "/studio",
+    "/account",
+    "/messages",
+    ...["handover", "own-page", "morning", "floor"].map((s) => `${client}/${s}`),
+  ]) {
+    await Promise.all([page.goto(path), tablet.goto(path)]);
+    await Promise.all([page, tablet].map((each) => each.waitForLoadState("networkidle")));
+    const said = (each: Page): Promise<string[]> => each.locator("time").allTextContents();
+    expect(await said(tablet), path).toEqual(await said(page));
+  }
+  await far.close();
 });
 
 test("a client that a list shows is not thereby looked at, nor asked of the studio", async ({ trainer: page }) => {

@@ -1,5 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
+import { today as todayIn } from "@internationalized/date";
 import { type Cookie, expect, type Locator, type Page, test as base } from "@playwright/test";
+import { dayAfter } from "../../src/core/day";
 import { Client as Postgres } from "pg";
 import { address, killServer, startServer, superUrl } from "./server";
 
@@ -128,10 +130,12 @@ export async function endSession(page: Page): Promise<void> {
   if (await sure.isVisible()) await sure.click();
 }
 
+/** Days of the studio, whose zone the tests chose. */
+export const dayIn = (timeZone = process.env["DEMO_TIME_ZONE"] ?? "UTC", days = 0): string => todayIn(timeZone).add({ days }).toString();
+
 /** A day so many days from today, typed as the date field takes it: day, month, year. */
 export async function typeDay(page: Page, group: Locator, days: number): Promise<void> {
-  const date = new Date(Date.now() + days * 86_400_000);
-  const two = (value: number): string => String(value).padStart(2, "0");
+  const [year = "", month = "", date = ""] = dayAfter(dayIn(), days).split("-");
   await group.getByRole("spinbutton").first().click();
-  for (const part of [two(date.getUTCDate()), two(date.getUTCMonth() + 1), String(date.getUTCFullYear())]) await page.keyboard.type(part);
+  for (const part of [date, month, year]) await page.keyboard.type(part);
 }

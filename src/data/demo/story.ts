@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { parseDate } from "@internationalized/date";
+import { parseDate, parseDateTime } from "@internationalized/date";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import { variationById } from "../../core/catalogue/catalogue";
@@ -23,7 +23,7 @@ import { startSession } from "../repos/plan.repo";
 import { loadRecord } from "../repos/record.repo";
 import { setContact } from "../repos/message.repo";
 import { setPrivateLink } from "../repos/private-link.repo";
-import { setKitList, studioOf } from "../repos/studio.repo";
+import { setKitList } from "../repos/studio.repo";
 import { takeHomeEntries } from "../loop/home";
 import type { Scope } from "../scope";
 import type { DemoClient } from "./people.data";
@@ -106,6 +106,13 @@ async function firstVisit(scope: Scope, em: EntityManager, person: DemoClient, c
   }
 }
 
+/** The demo's day, in the studio's own zone. */
+interface Now {
+  today: Day;
+  timeZone: string;
+}
+const instantAt = (day: Day, at: string, timeZone: string): Date => parseDateTime(`${day}T${at}`).toDate(timeZone);
+
 /** One training day and the morning after it, decided by the same rules as in the studio. */
 async function trainingDay(
   scope: Scope,
@@ -114,7 +121,7 @@ async function trainingDay(
   clientId: string,
   number: number,
   day: Day,
-  today: Day,
+  { today, timeZone }: Now,
 ): Promise<void> {
   const before = await recordOf(scope, em, clientId);
   if (openWarningsOf(before).length > 0) return;
@@ -135,7 +142,7 @@ async function trainingDay(
     sessionsAtRung: before.sessions.filter((session) => session.items.some(({ prescriptionId }) => prescriptionId === prescription.id))
       .length,
   }));
-  const startedAt = new Date(`${day}T16:04:00Z`);
+  const startedAt = instantAt(day, "16:04", timeZone);
   const events = sessionEvents(scripts, { sessionId, newId, baselineScore: usualOf(person) }, startedAt, chance);
   const taken = await appendFloorEvents(scope, em, events, new Date(startedAt.getTime() + 3_600_000));
   if (taken.refused.length > 0) throw new Error("the demo's floor events were refused");
@@ -183,17 +190,18 @@ async function keepProgramme(scope: Scope, em: EntityManager, clientId: string, 
  * One invented client's weeks, by running the studio's own rules forward from the first visit to yesterday. Sessions
  * fall on Tuesdays and Fridays, and on yesterday, so that one morning waits to be looked at.
  */
-export async function tellStory(scope: Scope, em: EntityManager, person: DemoClient, today: Day): Promise<void> {
+export async function tellStory(scope: Scope, em: EntityManager, person: DemoClient, now: Now): Promise<void> {
+  const { today } = now;
   const clientId = demoId(person.key);
   const firstDay = dayAfter(today, -7 * person.weeks - 2);
   await firstVisit(scope, em, person, clientId, firstDay, today);
   let number = 0;
   for (let day = dayAfter(firstDay, 2); day < today; day = dayAfter(day, 1)) {
-    if (isTrainingDay(person, day, today)) await trainingDay(scope, em, person, clientId, number++, day, today);
+    if (isTrainingDay(person, day, today)) await trainingDay(scope, em, person, clientId, number++, day, now);
     em.clear(); // nothing is changed through the unit of work; full, it would be searched for changes at every query
   }
   if (person.trainsToday) await keepProgramme(scope, em, clientId, today);
-  if (person.atHome) await tellFromHome(scope, em, person, clientId, today);
+  if (person.atHome) await tellFromHome(scope, em, person, clientId, now);
 }
 
 /** What a client has told from their own page: agreed, how the week's task went, and what was done at home yesterday. */
@@ -202,9 +210,10 @@ async function tellFromHome(
   em: EntityManager,
   { key, atHome = [] }: DemoClient,
   clientId: string,
-  today: Day,
+  { today, timeZone }: Now,
 ): Promise<void> {
-  const at = (daysAgo: number, minute = 0): string => `${dayAfter(today, -daysAgo)}T08:${String(minute).padStart(2, "0")}:00.000Z`;
+  const at = (daysAgo: number, minute = 0): string =>
+    instantAt(dayAfter(today, -daysAgo), `08:${String(minute).padStart(2, "0")}`, timeZone).toISOString();
   await setPrivateLink(scope, em, clientId, "page", { secret: demoSecret(key), untilDay: null, asksYear: false });
   await setContact(scope, em, clientId, { channel: "text", address: "+00 555 010", remindAt: null });
   const items =
@@ -234,7 +243,6 @@ async function tellFromHome(
     ),
   ];
   const entries = told.map((each, i) => ({ id: demoId(`${key} told ${i}`), at: at(each.daysAgo, i), told: each.told }));
-  const { timeZone } = await studioOf(scope, em);
   const { refused } = await takeHomeEntries({ ...scope, actorId: "client" }, em, clientId, entries, { today, timeZone });
   if (refused.length > 0) throw new Error(`the demo's client page was refused: ${JSON.stringify(refused)}`);
 }

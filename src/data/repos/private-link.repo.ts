@@ -36,8 +36,10 @@ export async function standingLink(
   today: Day,
 ): Promise<StandingLink | null> {
   const [latest] = await em.execute<(Omit<StandingLink, "linkHash"> & { linkHash: string | null })[]>(
-    `select created_at::date::text as since, until_day::text as "untilDay", asks_year as "asksYear", token_hash as "linkHash" from private_link
-      where studio_id = ? and client_id = ? and opens = ? order by created_at desc, id desc limit 1`,
+    `select (l.created_at at time zone s.time_zone)::date::text as since, l.until_day::text as "untilDay", l.asks_year as "asksYear",
+            l.token_hash as "linkHash"
+       from private_link l join studio s on s.id = l.studio_id
+      where l.studio_id = ? and l.client_id = ? and l.opens = ? order by l.created_at desc, l.id desc limit 1`,
     [studioId, clientId, opens],
   );
   if (!latest || latest.linkHash === null || (latest.untilDay !== null && latest.untilDay < today)) return null;

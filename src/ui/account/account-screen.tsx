@@ -6,7 +6,7 @@ import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { NewPasswordField } from "../kit/new-password-field";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
-import { clockTimeText } from "../text/day-text";
+import { When } from "../kit/studio-clock";
 import { deviceText } from "../text/device-text";
 
 function Devices({ devices }: { devices: readonly Device[] }) {
@@ -20,7 +20,15 @@ function Devices({ devices }: { devices: readonly Device[] }) {
             <span>
               <strong>{deviceText(userAgent)}</strong>
               <br />
-              <Soft>{isThisOne ? "this device" : `last used ${clockTimeText(lastUsedAt)}`}</Soft>
+              <Soft>
+                {isThisOne ? (
+                  "this device"
+                ) : (
+                  <>
+                    last used <When at={lastUsedAt} />
+                  </>
+                )}
+              </Soft>
             </span>
             {!isThisOne && (
               <Button isDisabled={isEnding} onPress={() => end(() => endDeviceAction(id))}>

@@ -3,18 +3,19 @@ import { useEffect, useState } from "react";
 import styled from "styled-components";
 import { CONSENT_VERSION, type HomeTold } from "../../core/record/home-told";
 import type { Side } from "../../core/mechanics/channels";
-import { deviceDay, useDeviceDay } from "../kit/use-device-day";
+import { useDayNow, useStudioZone } from "../kit/studio-clock";
 import { PlainDrawn } from "../figure/plain-drawn";
 import { CLIENT_REFUSALS, CONSENT_TEXT, levelText, NOBODY_WATCHES, SHARED, taskQuestion } from "../text/client-text";
 import { dayText } from "../text/day-text";
 import { color } from "../theme/tokens";
+import { doneToday, type Due, duesOf } from "./dues";
 import { ExerciseView, LeftAsked } from "./exercise";
 import type { HomeExercise, HomePage } from "./home-page";
 import { MorningAsked } from "./morning";
 import { Body, Foot, LinkTap, Pair, Part, Phone, Quiet, Tap, Top } from "./parts";
 import { SignList, SignSaid } from "./signs";
 import { keepThisPage } from "./keep";
-import { type KeptEntry, useEntries } from "./use-entries";
+import { useEntries } from "./use-entries";
 
 const Line = styled.button`
   display: grid;
@@ -40,24 +41,6 @@ const Trend = styled.ol`
   gap: 6px 14px;
   font-size: 17px;
 `;
-
-/** One set of the sheet: whose side it is, and how many there are of it. */
-interface Due {
-  exercise: HomeExercise;
-  side: Side | null;
-  repetitions: number;
-}
-const duesOf = (exercise: HomeExercise): Due[] =>
-  exercise.sides.flatMap(({ side, setCount, repetitions }) => Array.from({ length: setCount }, () => ({ exercise, side, repetitions })));
-
-/** Sets of today by what the studio has and what is only on the phone yet; what was taken back is none. */
-function doneToday(page: HomePage, fresh: readonly KeptEntry[], today: string): { id: string; line: string; side: Side | null }[] {
-  const undone = fresh.flatMap(({ told }) => (told.kind === "undone" ? [told.entryId] : []));
-  const here = fresh.flatMap(({ id, at, told }) =>
-    told.kind === "set" && deviceDay(new Date(at)) === today ? [{ id, line: told.line, side: told.side }] : [],
-  );
-  return [...(page.today === today ? page.done : []), ...here].filter(({ id }) => !undone.includes(id));
-}
 
 function Consent({ studioName, onAgree }: { studioName: string; onAgree: () => void }) {
   return (
@@ -90,7 +73,8 @@ export function ClientPage({ token, ownKey, linkHash, page }: { token: string; o
   useEffect(() => {
     window.scrollTo(0, 0); // what it returns is no way to undo it
   }, [open, isListing, left]);
-  const today = useDeviceDay(page.today);
+  const timeZone = useStudioZone();
+  const today = useDayNow(page.today);
   // what the studio had when it made this page is in the page; a sign that was cleared or a morning of yesterday is not told again
   const fresh = entries.filter(({ id, refused: why }) => why === null && !page.toldIds.includes(id));
   const said = <K extends HomeTold["kind"]>(kind: K): Extract<HomeTold, { kind: K }>[] =>
@@ -100,7 +84,7 @@ export function ClientPage({ token, ownKey, linkHash, page }: { token: string; o
 
   const signs = [...said("sign").map(({ sign }) => sign), ...said("morning").flatMap((morning) => morning.signs)];
   const isClosed = page.isClosed || signs.length > 0;
-  const done = doneToday(page, fresh, today);
+  const done = doneToday(page, fresh, { today, timeZone });
   const countOf = (line: string, side: Side | null): number => done.filter((set) => set.line === line && set.side === side).length;
   /** The set that comes next of an exercise; the first again where it is done several times a day. */
   const nextOf = (exercise: HomeExercise): { due: Due; number: number; isAgain: boolean } | null => {

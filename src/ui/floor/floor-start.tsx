@@ -4,7 +4,7 @@ import { v4 as newUuid } from "uuid";
 import type { Day } from "../../core/day";
 import type { FloorEvent, OpenedItem } from "../../core/floor/events";
 import { lightDose } from "../../core/session/session";
-import { deviceDay, useDeviceDay } from "../kit/use-device-day";
+import { dayNow, useDayNow, useStudioZone } from "../kit/studio-clock";
 import { useOutbox } from "../outbox/use-outbox";
 import { FloorScreen, type FloorScreenProps } from "./floor-screen";
 import type { FloorPlan } from "./floor-session";
@@ -46,20 +46,21 @@ export function FloorStart({
   const { owner, clientId } = floor;
   const { outbox, state } = useOutbox(owner);
   const [plan, setPlan] = useState<FloorPlan | null>(null);
-  const day = useDeviceDay(asOf);
+  const timeZone = useStudioZone();
+  const day = useDayNow(asOf);
   useEffect(() => {
     if (!outbox || !state.isReady) return;
     let isCurrent = true;
-    void outbox.openedHere(clientId, deviceDay()).then((event) => isCurrent && event && setPlan(planFrom(event)));
+    void outbox.openedHere(clientId, dayNow(timeZone)).then((event) => isCurrent && event && setPlan(planFrom(event)));
     return () => {
       isCurrent = false;
     };
-  }, [outbox, state.isReady, clientId]);
+  }, [outbox, state.isReady, clientId, timeZone]);
   if (plan) return <FloorScreen {...floor} plan={plan} known={[]} />;
   const begin: BeginHere = (items, isLight) => {
     if (!outbox) return;
     const opened = items.map((item) => ({ itemId: newUuid(), ...item }));
-    setPlan(planFrom(outbox.append(newUuid(), { kind: "session-opened", clientId, day: deviceDay(), isLight, items: opened })));
+    setPlan(planFrom(outbox.append(newUuid(), { kind: "session-opened", clientId, day: dayNow(timeZone), isLight, items: opened })));
   };
   return children(begin, day > asOf);
 }

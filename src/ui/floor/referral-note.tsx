@@ -6,6 +6,7 @@ import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Row, Stack } from "../kit/layout";
 import { saveFile } from "../kit/save-file";
+import { useStudioZone } from "../kit/studio-clock";
 import { referralText } from "../text/referral-text";
 import { color } from "../theme/tokens";
 import type { FloorSession } from "./floor-session";
@@ -26,9 +27,10 @@ const Paper = styled.pre`
 export function ReferralNote({ session, of, units }: { session: FloorSession; of: NoteOf; units: UnitSystem }) {
   const [isOpen, setOpen] = useState(false);
   const [said, setSaid] = useState("");
+  const timeZone = useStudioZone();
   const flags = redFlags(session.log.state, (itemId) => session.items.find((item) => item.itemId === itemId) ?? null);
   if (flags.length === 0) return null;
-  const words = referralText(flags, of, units);
+  const words = referralText(flags, { ...of, timeZone }, units);
   if (!isOpen) return <Button onPress={() => setOpen(true)}>Note for the clinician</Button>;
   return (
     <Stack $gap={8}>

@@ -6,7 +6,8 @@ import type { UnitSystem } from "../../core/units";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { variationById } from "../../core/catalogue/catalogue";
 import { Link } from "../kit/link";
-import { agoText, dayText } from "../text/day-text";
+import { useStudioZone } from "../kit/studio-clock";
+import { agoText, dayAt, dayText } from "../text/day-text";
 import { moveText, responseText, warningText } from "../text/decision-text";
 import { itemName } from "../text/item-text";
 import { leverName, recipeText, settingText } from "../text/lever-text";
@@ -73,6 +74,7 @@ export interface HandoverProps {
 
 /** One screen for whoever stands in tomorrow: what stops, what bounds, what was last set, what not to correct, and who decided what. */
 export function HandoverScreen({ clientId, handover, notes, names, self, since, today, units }: HandoverProps) {
+  const timeZone = useStudioZone();
   const { openWarnings, limits, school, ownLimit, fear, lines, disagreements } = handover;
   return (
     <Page>
@@ -120,7 +122,9 @@ export function HandoverScreen({ clientId, handover, notes, names, self, since, 
         </Stack>
         <Stack>
           <Card aria-label="Since you last saw them">
-            <Title>{since ? `Since you last saw them, ${agoText(since.at.slice(0, 10), today)}` : "You have not seen them before"}</Title>
+            <Title>
+              {since ? `Since you last saw them, ${agoText(dayAt(since.at, timeZone), today)}` : "You have not seen them before"}
+            </Title>
             {since?.changes.length === 0 && <Soft>Nothing by anybody else.</Soft>}
             <ul>
               {since?.changes.map(({ kind, by, at, day }) => (
@@ -128,7 +132,7 @@ export function HandoverScreen({ clientId, handover, notes, names, self, since, 
                   {capital(sinceKind(kind))}
                   {day && `, ${dayText(day)}`}{" "}
                   <Soft>
-                    {byText(by, names)}, {agoText(at.slice(0, 10), today)}
+                    {byText(by, names)}, {agoText(dayAt(at, timeZone), today)}
                   </Soft>
                 </li>
               ))}

@@ -9,9 +9,9 @@ import { type Note, SEEN_BY, type SeenBy } from "../../core/record/team";
 import { Button, TextButton } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
+import { When } from "../kit/studio-clock";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { clockTimeText, dayText } from "../text/day-text";
 import { makerText, seenByText } from "../text/team-text";
 
 /** Notes on a client: private unless it is said otherwise; a client reads only what is meant for them. */
@@ -37,7 +37,7 @@ export function NotesCard(props: {
             <li key={note.id} style={{ marginBottom: 8 }}>
               <strong>{makerText(note.by, names)}</strong>{" "}
               <Soft>
-                {dayText(note.at.slice(0, 10))}, {clockTimeText(note.at)}, for {seenByText[note.seenBy]}
+                <When at={note.at} />, for {seenByText[note.seenBy]}
               </Soft>
               <p style={{ whiteSpace: "pre-line" }}>{note.words}</p>
               {(saidToBeBy(note.by) === self || note.seenBy !== "me") && (

@@ -4,10 +4,10 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { EventRefusal } from "../../core/floor/events";
 import { Button, TextButton } from "../kit/button";
+import { When } from "../kit/studio-clock";
 import { saveFile } from "../kit/save-file";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
-import { clockTimeText } from "../text/day-text";
 import { color } from "../theme/tokens";
 import type { Kept, Owner } from "./event-store";
 import type { OutboxState } from "./outbox";
@@ -76,7 +76,7 @@ function Refused({ refused, onAgain }: { refused: readonly Kept[]; onAgain: () =
       <ul>
         {refused.map(({ event, refusal }) => (
           <li key={event.id}>
-            {WHAT[event.body.kind]}, {clockTimeText(event.occurredAt)}: {refusal ? WHY[refusal] : ""}
+            {WHAT[event.body.kind]}, <When at={event.occurredAt} />: {refusal ? WHY[refusal] : ""}
           </li>
         ))}
       </ul>

@@ -2,7 +2,7 @@
 import type { Message } from "../../core/record/message";
 import { Card, Notice, Page, Soft, Stack } from "../kit/layout";
 import { Link } from "../kit/link";
-import { clockTimeText } from "../text/day-text";
+import { When } from "../kit/studio-clock";
 import { templateName } from "../text/message-text";
 
 /** Everything that would have been sent, the newest first. */
@@ -22,7 +22,7 @@ export function MessagesScreen({ messages }: { messages: readonly (Message & { n
               <Link href={`/clients/${clientId}/own-page`}>{name}</Link>, {templateName[template].toLowerCase()}
             </strong>{" "}
             <Soft>
-              {clockTimeText(at)}, {channel === "mail" ? "mail" : "text"} to {address}
+              <When at={at} />, {channel === "mail" ? "mail" : "text"} to {address}
             </Soft>
             <p style={{ whiteSpace: "pre-line" }}>{words}</p>
           </Card>

@@ -25,7 +25,8 @@ import { Problem } from "../kit/problem";
 import { newSecret } from "../kit/secret";
 import { useStep } from "../kit/use-step";
 import { levelText, taskQuestion } from "../text/client-text";
-import { clockTimeText, dayText } from "../text/day-text";
+import { When } from "../kit/studio-clock";
+import { dayText } from "../text/day-text";
 import { templateName, templateWords } from "../text/message-text";
 
 const channelName: Readonly<Record<Channel, string>> = { mail: "Mail", text: "Text message" };
@@ -251,7 +252,7 @@ export function OwnPageScreen(props: OwnPageProps) {
               {messages.slice(0, 5).map(({ id, at, template, words }) => (
                 <li key={id}>
                   <strong>
-                    {clockTimeText(at)}, {templateName[template].toLowerCase()}
+                    <When at={at} />, {templateName[template].toLowerCase()}
                   </strong>
                   : {words}
                 </li>

@@ -6,7 +6,7 @@ import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { asideText } from "../text/archive-text";
-import { clockTimeText } from "../text/day-text";
+import { When } from "../kit/studio-clock";
 import { makerText } from "../text/team-text";
 
 /** What an archive held that could not be right: nothing of it is drawn anywhere, and it goes when somebody says so. */
@@ -26,7 +26,7 @@ export function AsideCard({ aside, names }: { aside: readonly Aside[]; names: Re
                 <span>
                   {asideText(each)}{" "}
                   <Soft>
-                    {clockTimeText(each.at)}, {makerText(each.by, names)}
+                    <When at={each.at} />, {makerText(each.by, names)}
                   </Soft>
                   <details>
                     <summary>What it says</summary>

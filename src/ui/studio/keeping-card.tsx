@@ -11,7 +11,8 @@ import { Link } from "../kit/link";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { clockTimeText, dayText } from "../text/day-text";
+import { When } from "../kit/studio-clock";
+import { dayText } from "../text/day-text";
 import { auditText, makerText } from "../text/team-text";
 
 const USUAL_MONTHS = 36;
@@ -84,7 +85,10 @@ export function AuditCard(props: {
       <ul tabIndex={0} aria-label="The last of it" style={{ maxHeight: 300, overflow: "auto" }}>
         {audit.map((line) => (
           <li key={line.id}>
-            <Soft>{clockTimeText(line.at)}</Soft> {makerText(line.by, names)}: {auditText(line)}
+            <Soft>
+              <When at={line.at} />
+            </Soft>{" "}
+            {makerText(line.by, names)}: {auditText(line)}
           </li>
         ))}
       </ul>

@@ -1,4 +1,4 @@
-import { DateFormatter, parseDate } from "@internationalized/date";
+import { DateFormatter, parseAbsolute, parseDate, toCalendarDate } from "@internationalized/date";
 import type { Day } from "../../core/day";
 
 const LOCALE = "en-GB";
@@ -20,8 +20,14 @@ export function agoText(day: Day, today: Day): string {
   return days > 1 && days < 14 ? `${days} days ago` : dayText(day);
 }
 
-const TIME = new DateFormatter(LOCALE, { weekday: "short", hour: "2-digit", minute: "2-digit" });
-/** "Tue 16:04", by the tablet's own zone. */
-export const clockTimeText = (at: string): string => TIME.format(new Date(at));
+/** The day that an instant falls on in a zone. */
+export const dayAt = (at: string, timeZone: string): Day => toCalendarDate(parseAbsolute(new Date(at).toISOString(), timeZone)).toString();
+
+const WHEN = { weekday: "short", day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" } as const;
+/** "Tue 12 Jan, 16:04", by the clock of a zone. */
+export const whenText = (at: string, timeZone: string): string => new DateFormatter(LOCALE, { ...WHEN, timeZone }).format(new Date(at));
+/** "16:04", by the clock of a zone. */
+export const clockTimeText = (at: string, timeZone: string): string =>
+  new DateFormatter(LOCALE, { hour: "2-digit", minute: "2-digit", timeZone }).format(new Date(at));
 
 export const ageOn = (birthYear: number, today: Day): number => parseDate(today).year - birthYear;

@@ -4,7 +4,7 @@ import { UNTOLD } from "../../core/floor/told";
 import type { UnitSystem } from "../../core/units";
 import { warningText } from "./decision-text";
 import { END_NAMES, toldText } from "./floor-text";
-import { dayText } from "./day-text";
+import { clockTimeText, dayAt, dayText } from "./day-text";
 import { settingText } from "./lever-text";
 
 const DONE: Readonly<Record<RedFlag["done"], string>> = {
@@ -15,9 +15,14 @@ const DONE: Readonly<Record<RedFlag["done"], string>> = {
 };
 
 /** A dated note to a clinician: who, when, which exercise in which set-up, what came, and what was done. No diagnosis. */
-export function referralText(flags: readonly RedFlag[], { name, ageYears }: { name: string; ageYears: number }, units: UnitSystem): string {
+export function referralText(
+  flags: readonly RedFlag[],
+  { name, ageYears, timeZone }: { name: string; ageYears: number; timeZone: string },
+  units: UnitSystem,
+): string {
+  const first = flags.find(({ at }) => at !== "");
   const lines = flags.map(({ at, place, setNumber, signs, endedBy, painScore, told, done }) => {
-    const time = at === "" ? "" : `${new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}: `;
+    const time = at === "" ? "" : `${clockTimeText(at, timeZone)}: `;
     const what = place
       ? `${variationById(place.variationId).name}, ${settingText(place.setting, units) || "own weight"}, set ${setNumber}`
       : "no exercise under way";
@@ -30,7 +35,7 @@ export function referralText(flags: readonly RedFlag[], { name, ageYears }: { na
     return `${time}${what}. Told: ${[...new Set(came)].join("; ") || "a warning sign"}. ${DONE[done]}`;
   });
   return [
-    `Note for the treating clinician, ${dayText(flags[0]?.at.slice(0, 10) ?? "")}`,
+    `Note for the treating clinician${first ? `, ${dayText(dayAt(first.at, timeZone))}` : ""}`,
     `${name}, ${ageYears} years`,
     "",
     ...lines,

@@ -13,7 +13,7 @@ import { leversOf, startSetting } from "../../core/templates/form";
 import { withLever } from "../../core/templates/lever";
 import { poseOf } from "../../core/templates/pose";
 import { TRAITS } from "../../core/templates/template";
-import { agoText, ageOn, dayText } from "./day-text";
+import { agoText, ageOn, clockTimeText, dayAt, dayText, whenText } from "./day-text";
 import { channelName, demandText, poseWarningText, quantityName, typicalText } from "./channel-text";
 import { decisionReasonText, moveText, warningText } from "./decision-text";
 import { buildsText, fitReasonText, openingText, otherwiseText, poseFailureText, standingText } from "./fit-text";
@@ -48,6 +48,13 @@ describe("quantities", () => {
     expect(leverValueText("loadKg", 0, "metric")).toBe("none");
     expect(settingText({ seatHeightM: 0.6, handForceN: 0 }, "metric")).toBe("seat 60 cm, hands free");
   });
+});
+
+test("an instant stands by the clock of the zone asked for, on its own day", () => {
+  const at = "2026-12-01T23:07:00.000Z";
+  expect([dayAt(at, "UTC"), dayAt(at, "Europe/Oslo"), dayAt(at, "America/Adak")]).toEqual(["2026-12-01", "2026-12-02", "2026-12-01"]);
+  expect(whenText(at, "Europe/Oslo")).toBe("Wed 2 Dec, 00:07");
+  expect(clockTimeText(at, "America/Adak")).toBe("13:07");
 });
 
 describe("the model's words", () => {

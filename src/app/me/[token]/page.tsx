@@ -12,6 +12,7 @@ import { hasGivenYear } from "../../../server/year-cookie";
 import { ClientPage } from "../../../ui/client-page/client-page";
 import { homePage } from "../../../ui/client-page/home-page";
 import { YearAsked } from "../../../ui/client-page/year-asked";
+import { StudioClock } from "../../../ui/kit/studio-clock";
 import { MessageScreen } from "../../../ui/shell/message-screen";
 
 /** What a phone keeps its answers under: the same for every link of one client, and nothing is opened with it. */
@@ -46,11 +47,13 @@ export default async function MePage({ params }: Props) {
   if (!record || record.client.archivedDay !== null) return notFound();
   if (visitor.asksYear && !(await hasGivenYear(visitor))) return <YearAsked token={token} studioName={studio.name} />;
   return (
-    <ClientPage
-      token={token}
-      ownKey={ownKeyOf(visitor)}
-      linkHash={visitor.linkHash}
-      page={homePage(record, { today, units: "metric", studioName: studio.name, ...told })}
-    />
+    <StudioClock timeZone={visitor.timeZone}>
+      <ClientPage
+        token={token}
+        ownKey={ownKeyOf(visitor)}
+        linkHash={visitor.linkHash}
+        page={homePage(record, { today, units: "metric", studioName: studio.name, ...told })}
+      />
+    </StudioClock>
   );
 }
