@@ -1,9 +1,10 @@
 import { variationById } from "../../src/core/catalogue/catalogue";
 import { daysBetween } from "../../src/core/day";
 import { judge } from "../../src/core/fit/judge";
+import type { Ceiling } from "../../src/core/limits/ceiling";
 import { RAIL_CHANNELS, railOf } from "../../src/core/limits/rails";
 import { fitContextOf, openWarningsOf } from "../../src/core/record/derive";
-import { learntOfAll, plannedOf, responseTo } from "../../src/core/record/history";
+import { learntOfAll, plannedOf, responseTo, toldDoses } from "../../src/core/record/history";
 import { isSameLine } from "../../src/core/record/line";
 import { painLimitOf } from "../../src/core/record/school";
 import type { Taken } from "./history";
@@ -137,14 +138,13 @@ export const INVARIANTS: Readonly<Record<string, Invariant>> = {
   "a raise proposed from a present that is not quiet": ({ record, day, item }) => {
     const context = fitContextOf(record, day, plannedOf(record, item)?.rung.side); // as the gate asked it
     if (!context) return false;
-    return learntOfAll(record, context).some(({ proposal, doses }) => {
-      if (proposal.move !== "raise") return false;
-      const trained = record.sessions.filter(({ sets, day: on }) => sets.length > 0 && on <= day).at(-1)?.day ?? "";
-      return (
-        doses.at(-1)?.response !== "calm" ||
-        record.responses.filter((each) => each.day <= day).at(-1)?.newSwelling === true ||
-        daysBetween(trained, day) >= 14
-      );
-    });
+    const trained = record.sessions.filter(({ sets, day: on }) => sets.length > 0 && on <= day).at(-1)?.day ?? "";
+    const isQuiet = record.responses.filter((each) => each.day <= day).at(-1)?.newSwelling !== true && daysBetween(trained, day) < 14;
+    const isCalm = (ceiling: Ceiling): boolean =>
+      toldDoses(record, context.subject, ceiling)
+        .filter((dose) => dose.day <= day)
+        .at(-1)?.response === "calm";
+    if (isQuiet && context.ceilings.every(isCalm)) return false; // it may propose what it likes: that takes its time to work out
+    return learntOfAll(record, context).some(({ ceiling, proposal }) => proposal.move === "raise" && !(isQuiet && isCalm(ceiling)));
   },
 };

@@ -173,12 +173,20 @@ function impossible(reason: string) {
   return { blocked: true, isPossible: false, closing: reasons, reasons, demands: [], tightest: null };
 }
 
+/** How closely a set-up is looked at: over its whole range, at the headline along the movement, or at the headline of its last pose. */
+export type Look = "whole" | "headline" | "end";
+const WANTED: Readonly<Record<Look, Omit<Wanted, "channels">>> = {
+  whole: WHOLE,
+  headline: HEADLINE,
+  end: { range: false, along: false },
+};
+
 /**
- * What can close a set-up, over its whole range as in a full judgement. At the headline alone, as a search looks first, it
+ * What can close a set-up, over its whole range as in a full judgement. Looked at less closely, as a search does first, it
  * passes whatever the whole range passes, and sometimes more.
  */
-export function glance(context: FitContext, variation: Variation, setting: Setting, at: "whole" | "headline" = "whole"): Glance {
-  const found = read(context, variation, setting, { channels: channelsThatClose(context), ...(at === "whole" ? WHOLE : HEADLINE) });
+export function glance(context: FitContext, variation: Variation, setting: Setting, look: Look = "whole"): Glance {
+  const found = read(context, variation, setting, { channels: channelsThatClose(context), ...WANTED[look] });
   return found.ok ? found.glanced : impossible(found.reason);
 }
 

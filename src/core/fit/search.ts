@@ -4,7 +4,7 @@ import type { Variation } from "../catalogue/variation";
 import { isHarder, leversOf, type OwnRange, rangeOf, startSetting } from "../templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../templates/lever";
 import type { FitContext } from "./context";
-import { type Glance, glance, judge, type Judgement } from "./judge";
+import { type Glance, glance, judge, type Judgement, type Look } from "./judge";
 import type { FitReason } from "./fit-reason";
 import { countHolding, isWithin, snapSetting, valuesOn } from "./on-hand";
 
@@ -29,19 +29,27 @@ interface Row {
   glanceAt: (setting: Setting) => Glance;
   /** At the headline: quicker, and never stricter. */
   quickAt: (setting: Setting) => Glance;
+  /** At the headline of the last pose: quicker still. */
+  endAt: (setting: Setting) => Glance;
 }
 function rowOf(context: FitContext, variation: Variation): Row {
-  const remembered = (at: "whole" | "headline") => {
+  const remembered = (look: Look) => {
     const known = new Map<string, Glance>();
     return (setting: Setting): Glance => {
       const key = variation.levers.map(({ lever }) => setting[lever]).join(" ");
-      const found = known.get(key) ?? glance(context, variation, setting, at);
+      const found = known.get(key) ?? glance(context, variation, setting, look);
       known.set(key, found);
       return found;
     };
   };
-  return { context, variation, glanceAt: remembered("whole"), quickAt: remembered("headline") };
+  return { context, variation, glanceAt: remembered("whole"), quickAt: remembered("headline"), endAt: remembered("end") };
 }
+
+const passesQuick = ({ endAt, quickAt }: Row, setting: Setting, useFraction: number): boolean =>
+  isWithin(endAt(setting), useFraction) && isWithin(quickAt(setting), useFraction);
+/** Whether a set-up holds over its whole range: asked of the quickest look first, and further only where that lets it. */
+const passes = (row: Row, setting: Setting, useFraction: number): boolean =>
+  passesQuick(row, setting, useFraction) && isWithin(row.glanceAt(setting), useFraction);
 
 /**
  * The hardest value of one lever that stays within `useFraction` of the tightest ceiling and inside every limit and
@@ -57,20 +65,20 @@ export const hardestWithin = (
 
 function hardestOf(row: Row, setting: Setting, range: OwnRange, useFraction: number): number | null {
   const values = allowedOn(row.context, row.variation, range);
-  const holds = (value: number, at: Row["glanceAt"]): boolean => isWithin(at(withLever(setting, range.lever, value)), useFraction);
+  const at = (value: number): Setting => withLever(setting, range.lever, value);
+  const holdsQuick = (value: number): boolean => passesQuick(row, at(value), useFraction);
+  const holds = (value: number): boolean => passes(row, at(value), useFraction);
   // the headline narrows it down; what it passes is looked at whole, and so is what lies below
-  const quick = values.slice(
-    0,
-    countHolding(values, (value) => holds(value, row.quickAt)),
-  );
+  const quick = values.slice(0, countHolding(values, holdsQuick));
   const last = quick.at(-1);
-  if (last !== undefined && holds(last, row.glanceAt)) return last;
-  const whole = quick[countHolding(quick, (value) => holds(value, row.glanceAt)) - 1];
+  if (last !== undefined && holds(last)) return last;
+  const whole = quick[countHolding(quick, holds) - 1];
   if (whole !== undefined) return whole;
   // what is over a ceiling at its easy end gets no easier; a limit may bind there and let go further on
-  const easiest = values.map((value) => row.quickAt(withLever(setting, range.lever, value))).find(({ isPossible }) => isPossible);
-  const isOver = !easiest || (easiest.tightest !== null && !(easiest.tightest.head <= useFraction));
-  return isOver ? null : hardestAmong(values, (value) => holds(value, row.glanceAt));
+  const easiest = values.find((value) => row.endAt(at(value)).isPossible);
+  const use = easiest === undefined ? null : row.quickAt(at(easiest)).tightest;
+  const isOver = easiest === undefined || (use !== null && !(use.head <= useFraction));
+  return isOver ? null : hardestAmong(values, holds);
 }
 /** Of so many places the hardest that holds, and whatever goes on from it. */
 const PLACES = 12;
@@ -140,12 +148,8 @@ function easiestPossible({ context, variation, glanceAt }: Row, setting: Setting
  * Where depth, hands and load in turn lead nowhere, one lever alone may, of whatever kind: the nearest place it can stand at
  * that passes. How the weight is shared is the client's to say, and is only told.
  */
-function byOneLever(
-  { context, variation, quickAt, glanceAt }: Row,
-  setting: Setting,
-  isTried: (lever: LeverId) => boolean,
-): Setting | null {
-  const passes = (at: Setting): boolean => isWithin(quickAt(at), 1) && isWithin(glanceAt(at), 1);
+function byOneLever(row: Row, setting: Setting, isTried: (lever: LeverId) => boolean): Setting | null {
+  const { context, variation } = row;
   for (const range of leversOf(context.subject, variation)) {
     if (!isTried(range.lever)) continue;
     const now = setting[range.lever] ?? range.start;
@@ -154,7 +158,7 @@ function byOneLever(
     const found = values
       .filter((_, i) => i % step === 0 || i === values.length - 1)
       .toSorted((a, b) => Math.abs(a - now) - Math.abs(b - now))
-      .find((value) => passes(withLever(setting, range.lever, value)));
+      .find((value) => passes(row, withLever(setting, range.lever, value), 1));
     if (found !== undefined) return withLever(setting, range.lever, found);
   }
   return null;

@@ -4,7 +4,8 @@ import { type Ceiling, ceilingsFromCalmPose, currentCeilings } from "../limits/c
 import { CHANNELS_OF_SITE } from "../limits/complaint";
 import type { Day } from "../day";
 import { onceByName, oncePer } from "../once";
-import type { CeilingFact, ClientRecord } from "./record";
+import type { PostureRule } from "../mechanics/posture";
+import type { CalmPoseFact, CeilingFact, ClientRecord, MeasureFact } from "./record";
 import { bodyMeasureAt, postureOf } from "./subject";
 
 /**
@@ -14,14 +15,21 @@ import { bodyMeasureAt, postureOf } from "./subject";
  */
 function valueToday(record: ClientRecord, { channel, side, calmPoseId, raisedBy }: CeilingFact): { value: number } | { reason: string } {
   const pose = record.calmPoses.find(({ id }) => id === calmPoseId);
+  const [latest, posture] = [record.measures.at(-1), postureOf(record)];
   const measure = pose && bodyMeasureAt(record, pose);
-  if (!pose || !measure) return { reason: "source-missing" };
-  const subject = { body: bodyFromMeasure(measure), posture: postureOf(record) };
-  const calibration = ceilingsFromCalmPose(subject, { ...pose, form: variationById(pose.variationId) });
+  if (!pose || !measure || !latest) return { reason: "source-missing" };
+  const calibration = calibrated(pose)(latest)(posture)(record.client.sex, () =>
+    ceilingsFromCalmPose({ body: bodyFromMeasure(measure), posture }, { ...pose, form: variationById(pose.variationId) }),
+  );
   if (!calibration.ok) return { reason: calibration.reason };
   const found = calibration.ceilings.find((each) => each.channel === channel && each.side === side);
   return found ? { value: found.value * raisedBy } : { reason: "nothing-asked" };
 }
+
+/** One pose sets several ceilings, and the same ones whatever else has come to the record since. */
+const calibrated = oncePer((_: CalmPoseFact) =>
+  oncePer((__: MeasureFact) => oncePer((___: PostureRule) => onceByName<ReturnType<typeof ceilingsFromCalmPose>>())),
+);
 
 /** The ceilings that count today, and those that nothing can be compared with any more: shown, never dropped. */
 export const ceilingsToday = (record: ClientRecord, today: Day): CeilingsToday => onDays(record)(today, () => readOn(record, today));

@@ -25,7 +25,7 @@ import { isSameLine, type Line, lineKey } from "./line";
 import { supportStanding, turnAfter } from "./long-run";
 import type { ClientRecord, ItemFact, PrescriptionFact, RungFact, SessionFact } from "./record";
 import { painLimitOf, schoolIn } from "./school";
-import { subjectOf } from "./subject";
+import { ledBy, subjectOf } from "./subject";
 
 const carefulOf = ({ complaints, screen }: ClientRecord): Careful[] => [
   ...new Set([...(complaints.some(({ site }) => isBack(site)) ? (["back"] as const) : []), ...carefulFrom(screen)]),
@@ -60,7 +60,7 @@ const contextsOf = oncePer((_: ClientRecord) => onceByName<FitContext | null>())
 function contextOf(record: ClientRecord, today: Day, leadSide: Side | undefined, place: Place): FitContext | null {
   const own = subjectOf(record);
   if (!own) return null;
-  const subject = leadSide ? { ...own, leadSide } : own;
+  const subject = leadSide ? ledBy(own, leadSide) : own;
   const school = schoolIn(record);
   const { usable, unusable } = ceilingsToday(record, today);
   return {

@@ -10,7 +10,7 @@ import { isBinding } from "../limits/limit";
 import { RAIL_CHANNELS, type RailChannelId } from "../limits/rails";
 import { known, NOT_MEASURED } from "../known";
 import { onceByName, oncePer } from "../once";
-import { ask, demandOn, WHOLE } from "../templates/ask";
+import { ask, type Asked, demandOn, WHOLE } from "../templates/ask";
 import { isLoad } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
@@ -21,7 +21,7 @@ import { injectionDays } from "../screen/screen";
 import { blockWeek } from "../week/week";
 import type { ClientRecord, ItemFact, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
 import { painLimitOf } from "./school";
-import { subjectOf } from "./subject";
+import { ledBy, subjectOf } from "./subject";
 
 export const responseTo = ({ responses }: Pick<ClientRecord, "responses">, { id }: Pick<SessionFact, "id">): ResponseFact | null =>
   responses.findLast(({ sessionId }) => sessionId === id) ?? null;
@@ -108,16 +108,11 @@ const isCalm = (record: ClientRecord, session: SessionFact): boolean => {
   const response = answeredInTime(record, session);
   return response !== null && classOf(response) === "calm";
 };
-const led = (subject: Subject, { side }: Pick<RungFact, "side">): Subject => ({ ...subject, leadSide: side });
 
-/** A rung is trained many times and asks the same each time: it is asked once. */
-function oncePerRung<T>(work: (rung: RungFact) => T): (rung: RungFact) => T {
-  const known = new Map<string, T>();
-  return (rung) => {
-    if (!known.has(rung.id)) known.set(rung.id, work(rung));
-    return known.get(rung.id) as T;
-  };
-}
+/** What a rung asks of a subject. It is trained many times, before many a ceiling, and asks the same each time: it is asked once. */
+const askedOf = oncePer((subject: Subject) =>
+  oncePer((rung: RungFact): Asked => ask(ledBy(subject, rung.side), variationById(rung.variationId), rung.setting, WHOLE)),
+);
 
 /**
  * Doses that speak for one ceiling: the calm pose that set it, then of every session the hardest on it that was done as
@@ -131,16 +126,9 @@ export function answeredDoses(record: ClientRecord, subject: Subject, ceiling: C
       const isProof = answer && !answer.underRelief && !hadInjection(record, day);
       return { day, useFraction: 1, response: isProof ? known(classOf(answer)) : NOT_MEASURED };
     });
-  const demandOf = oncePerRung((rung) =>
-    demandOn(
-      ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: [ceiling.channel] }),
-      ceiling.channel,
-      ceiling.side,
-    ),
-  );
   const trained = new Map<string, AnsweredDose>();
   for (const { session, rung } of donesAsPrescribed(record)) {
-    const demand = demandOf(rung);
+    const demand = demandOn(askedOf(subject)(rung), ceiling.channel, ceiling.side);
     if (!demand.isKnown) continue; // what it asked of this joint nobody knows, so it speaks for nothing
     const useFraction = demand.value.head / ceiling.value;
     const hardest = trained.get(session.id);
@@ -167,13 +155,6 @@ export const ceilingsConfirmed = (record: ClientRecord, { subject, ceilings }: P
 
 /** What a session's hardest work on one ceiling asked, and how the morning answered: calm only where all was done as prescribed. */
 export function toldDoses(record: ClientRecord, subject: Subject, ceiling: Ceiling): ToldDose[] {
-  const demandOf = oncePerRung((rung) =>
-    demandOn(
-      ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: [ceiling.channel] }),
-      ceiling.channel,
-      ceiling.side,
-    ),
-  );
   const limitScore = painLimitOf(record);
   return record.sessions.flatMap((session): ToldDose[] => {
     const response = responseTo(record, session);
@@ -185,7 +166,7 @@ export function toldDoses(record: ClientRecord, subject: Subject, ceiling: Ceili
       if (!planned || outcome.sets.length === 0) return [];
       if (answered === "calm" && !isAsPrescribed(outcome, planned.prescription.dose, limitScore)) return [];
       const repetitions = outcome.sets.reduce((sum, set) => sum + set.repetitions, 0);
-      const demand = demandOf(planned.rung);
+      const demand = demandOn(askedOf(subject)(planned.rung), ceiling.channel, ceiling.side);
       return demand.isKnown ? [{ day: session.day, demand: demand.value.head, repetitions, response: answered }] : [];
     });
     const [hardest] = doses.filter(({ demand }) => demand > 0).toSorted((a, b) => b.demand - a.demand);
@@ -277,7 +258,7 @@ export const ownRange = oncePer((record: ClientRecord): Partial<Record<RailChann
   if (!subject) return most;
   const calm = donesAsPrescribed(record).flatMap(({ session, rung }) => (isCalm(record, session) ? [rung] : []));
   for (const rung of new Map(calm.map((each) => [each.id, each])).values()) {
-    const asked = ask(led(subject, rung), variationById(rung.variationId), rung.setting, { ...WHOLE, channels: RAIL_CHANNELS });
+    const asked = askedOf(subject)(rung);
     if (!asked.ok) continue;
     for (const channel of RAIL_CHANNELS) {
       const value = Math.max(0, ...asked.demands.filter((demand) => demand.channel === channel).map(({ low }) => low));

@@ -1,6 +1,8 @@
 import { bodyFromMeasure, type BodyMeasure } from "../body/body";
 import { sideToWatch } from "../limits/complaint";
+import type { Side } from "../mechanics/channels";
 import { DEFAULT_POSTURE, type PostureRule } from "../mechanics/posture";
+import { onceByName, oncePer } from "../once";
 import { namedJoints } from "../screen/screen";
 import type { Subject } from "../templates/template";
 import type { CalmPoseFact, ClientRecord, MeasureFact } from "./record";
@@ -22,15 +24,24 @@ export const postureOf = ({ postures }: Pick<ClientRecord, "postures">): Posture
 
 /** Body, posture and side to watch, from the latest of each. Null until a body is measured. */
 export function subjectOf(record: ClientRecord): Subject | null {
-  const measure = bodyMeasureOf(record);
-  return (
-    measure && {
-      body: bodyFromMeasure(measure),
-      posture: postureOf(record),
-      leadSide: sideToWatch([...record.complaints, ...namedJoints(record.screen)]),
-    }
-  );
+  const measure = record.measures.at(-1);
+  if (!measure) return null;
+  const [{ sex }, posture, leadSide] = [
+    record.client,
+    postureOf(record),
+    sideToWatch([...record.complaints, ...namedJoints(record.screen)]),
+  ];
+  return madeOf(measure)(posture)(`${sex} ${leadSide}`, () => ({ body: bodyFromMeasure(measureOf(sex, measure)), posture, leadSide }));
 }
+/** The same facts are the same subject, whatever else has come to the record: what a rung asks of it is worked out once. */
+const madeOf = oncePer((_: MeasureFact) => oncePer((__: PostureRule) => onceByName<Subject>()));
+
+/** The same subject with this leg leading. */
+export const ledBy = (subject: Subject, side: Side): Subject => (subject.leadSide === side ? subject : onLegs(subject)[side]);
+const onLegs = oncePer((subject: Subject): Record<Side, Subject> => ({
+  left: { ...subject, leadSide: "left" },
+  right: { ...subject, leadSide: "right" },
+}));
 
 /**
  * The body that did a calm pose, as it is known now: its own mass and belly, and whatever lengths, stature and table the
