@@ -1,5 +1,5 @@
 import { variationById, variationByCode } from "../catalogue/catalogue";
-import { traitsOfRow } from "../catalogue/traits";
+import { ruledAs, traitsOfRow } from "../catalogue/traits";
 import type { Variation } from "../catalogue/variation";
 import type { FitContext } from "../fit/context";
 import { judge } from "../fit/judge";
@@ -59,7 +59,7 @@ function conflictsOf(context: FitContext, row: Variation, item: SessionItem): Sc
 /** An open row that does the same without the conflict: what the rules name first, then easier neighbours. */
 function swapFor(context: FitContext, row: Variation, about: Scanned): string | null {
   const named = bindingLimits(context.limits, context.today).flatMap(({ rule }) =>
-    rule.kind === "rows" && rule.codes.includes(row.code) ? rule.instead : [],
+    rule.kind === "rows" && rule.codes.includes(ruledAs(row)) ? rule.instead : [],
   );
   const others = [
     ...named.flatMap((code) => variationByCode(code) ?? []),
