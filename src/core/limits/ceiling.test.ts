@@ -6,7 +6,7 @@ import { readingOf } from "../known";
 import { type AnsweredDose, type CalmPose, type Ceiling, ceilingsFromCalmPose, currentCeilings, isProvisional } from "./ceiling";
 import { LIMIT_BOUNDS } from "./limit";
 import { BACK_ACTION_N, BACK_MOST_N, backRailN, railOf } from "./rails";
-import { sideToWatch, strictestLimitScore, usualScoreOf } from "./complaint";
+import { isBack, SITES, sideToWatch, strictestLimitScore, usualScoreOf } from "./complaint";
 
 const WHO = { body: BODY, posture: DEFAULT_POSTURE };
 const pose = (more: Partial<CalmPose> = {}): CalmPose => ({
@@ -29,6 +29,15 @@ describe("a calm pose", () => {
     expect(calmCeilings("hip", 0.58).map(({ channel, side }) => [channel, side])).toEqual([["hipMoment", "right"]]);
     expect(calmCeilings("kneecap", 0.58).map(({ channel, side }) => [channel, side])).toEqual([["kneecapStress", "right"]]);
     expect(calmCeilings("low-back", 0.58).map(({ channel, side }) => [channel, side])).toEqual([["lowBackCompression", "both"]]);
+  });
+  test("is told by the ceilings it set, and whether the weight was on scales", () => {
+    const told = (calm: CalmPose): unknown[] => {
+      const found = ceilingsFromCalmPose(WHO, calm);
+      return found.ok ? found.ceilings.map(({ source, fromDay, isShareMeasured }) => [source, fromDay, isShareMeasured]) : [];
+    };
+    const source = { kind: "calm-pose", id: "c" };
+    expect(told(pose())).toEqual([[source, "2026-10-01", false]]);
+    expect(told(pose({ shareFraction: 0.5 }))).toEqual([[source, "2026-10-01", true]]);
   });
   test("of a back that bending hurts caps its lean as well, for nothing is allowed by force alone, and never a hip", () => {
     expect(calmCeilings("back-bend", 0.58).map(({ channel }) => channel)).toEqual(["lowBackCompression", "trunkLean"]);
@@ -58,6 +67,10 @@ describe("a calm pose", () => {
     const lying = pose({ form: variationById("floor-bridge"), limitedBy: "back-bend", setting: { hipFlexionDeg: 10, kneeAtTopDeg: 95 } });
     expect(ceilingsFromCalmPose(WHO, lying)).toMatchObject({ ok: false, reason: "nothing-asked", channel: "trunkLean" });
   });
+});
+
+test("a back is a low back, at rest or bending, and nothing else", () => {
+  expect(new Set(SITES.filter(isBack))).toEqual(new Set(["low-back", "back-bend"]));
 });
 
 describe("several complaints", () => {
@@ -107,6 +120,8 @@ describe("a ceiling", () => {
     expect(isProvisional(CEILING, [dose("2026-10-01", 1, "noticed")])).toBe(true);
     expect(isProvisional(CEILING, [dose("2026-09-01", 1, "calm")])).toBe(true);
     expect(isProvisional(CEILING, [dose("2026-10-01", 1, "calm")])).toBe(false);
+    expect(isProvisional(CEILING, [dose("2026-10-02", 0.95, "calm")])).toBe(false);
+    expect(isProvisional(CEILING, [dose("2026-10-02", 0.949, "calm")])).toBe(true);
   });
   test("is superseded by a later one of the same channel and side", () => {
     const [kneecap] = calmCeilings("kneecap", 0.58) as [Ceiling];
@@ -118,5 +133,8 @@ describe("a ceiling", () => {
         .sort(),
     ).toEqual(["hip", "raised"]);
     expect(currentCeilings([raised, kneecap], "2026-10-15").map(({ id }) => id)).toEqual(["ceiling-0"]);
+    expect(currentCeilings([raised, kneecap], "2026-11-01").map(({ id }) => id)).toEqual(["raised"]);
+    const left: Ceiling = { ...kneecap, id: "left", side: "left" };
+    expect(currentCeilings([left, kneecap], "2026-10-15")).toHaveLength(2);
   });
 });

@@ -106,5 +106,5 @@ test("half a minute hard and half held, of what is open", async () =>
     ...(hardAndHold(contextWith({ calmRows })) ?? []).map(itemLine),
     ...(hardAndHold(barring("E05 T01")) ?? []).map(itemLine),
     ...(hardAndHold(barring("E05 E01 T01 T02")) ?? []).map(itemLine),
-    String(hardAndHold(barring("T01 T02 T03"))),
+    JSON.stringify(hardAndHold(barring("T01 T02 T03"))),
   ]));

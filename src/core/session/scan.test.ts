@@ -66,9 +66,9 @@ describe("what runs against this client", () => {
     const careful = (what: (typeof context.careful)[number]) => contextWith({ careful: [what] });
     expect(aboutOf(context, loads.code)).not.toContain("spine-load");
     expect(aboutOf(careful("back"), loads.code)).toContain("spine-load");
-    expect(aboutOf(careful("bone"), loads.code)).toContain("spine-load");
+    expect(aboutOf(careful("bone-thinning"), loads.code)).toContain("spine-load");
     expect(aboutOf(careful("back"), bends.code)).toContain("spine-bends");
-    expect(aboutOf(careful("bone"), bends.code)).not.toContain("spine-bends");
+    expect(aboutOf(careful("bone-thinning"), bends.code)).not.toContain("spine-bends");
   });
   test("a limit that has ended runs against nobody", () => {
     const ended = limit(

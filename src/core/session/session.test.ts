@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { variationByCode, variationById } from "../catalogue/catalogue";
+import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
+import type { Variation } from "../catalogue/variation";
 import { complaint, contextWith, limit } from "../fit/fit.fixture";
 import { judge } from "../fit/judge";
 import { schoolOf } from "../school/school";
@@ -9,6 +10,7 @@ import { scan } from "./scan";
 import {
   countsAs,
   demandOnWeakLink,
+  dropOrder,
   groupsOf,
   inOrder,
   kitChanges,
@@ -83,6 +85,44 @@ describe("a pair", () => {
     const chain = paired(three, 1, true);
     expect(groupsOf(without(chain, chain[1]!))).toHaveLength(1);
   });
+  test("of nobody leaves the session as it is, and before the first there is no pair to be put into", () => {
+    const three = [...two, item("S02")];
+    expect(moved(three, 7, 0)).toEqual(three);
+    expect(moved(three, 2, 0).map(({ id }) => id)).toEqual(["S02", "A05", "A06"]);
+  });
+  test("is the one that saves most, of main and accessory work, with nothing slow to set up, and no less than a minute", () => {
+    const rest = (restS: number) => ({ ...dose, restS });
+    const [a, b, c] = [
+      item("A05", "main", { dose: rest(60) }),
+      item("T08", "accessory", { dose: rest(60) }),
+      item("A06", "main", { dose: rest(150) }),
+    ];
+    expect(pairWorthIt([a, b, c], { kind: "knee" })?.at).toBe(0);
+    expect(pairWorthIt([a, b], { kind: "knee" })).toEqual({ at: 0, savedS: 120 });
+    expect(pairWorthIt([b, b, { ...a, dose: rest(90) }, { ...c, dose: rest(90) }], { kind: "knee" })).toEqual({ at: 2, savedS: 180 });
+    expect(pairWorthIt([b, { ...b, id: "2" }, { ...b, id: "3" }], { kind: "knee" })?.at).toBe(0); // as good as the next: the first
+    expect(
+      pairWorthIt(
+        [
+          { ...a, dose: rest(30) },
+          { ...b, dose: rest(30) },
+        ],
+        { kind: "knee" },
+      ),
+    ).toEqual({ at: 0, savedS: 60 });
+    expect(
+      pairWorthIt(
+        [
+          { ...a, dose: rest(29) },
+          { ...b, dose: rest(29) },
+        ],
+        { kind: "knee" },
+      ),
+    ).toBeNull();
+    const slow = item(CATALOGUE.find((row) => setUpS(row) > 30 && row.tags.knee < 2)!.code, "main", { dose });
+    expect(pairWorthIt([a, slow], { kind: "knee" })).toBeNull();
+    expect(pairWorthIt([slow, a], { kind: "knee" })).toBeNull();
+  });
   test("is proposed where it saves a minute and the weak link is not asked twice", () => {
     const [squat, side, bridge] = [item("S02", "main", { dose }), item("A05", "main", { dose }), item("B01", "main", { dose })];
     const found = pairWorthIt([squat, side, bridge], { kind: "knee" });
@@ -91,6 +131,30 @@ describe("a pair", () => {
     expect(pairWorthIt([item("E01", "warm-up", { dose }), side], { kind: "knee" })).toBeNull();
     expect(pairWorthIt(paired([squat, side], 0, true), { kind: "knee" })).toBeNull();
   });
+});
+
+describe("setting up", () => {
+  test("takes no time without kit, half a minute with it, a minute where any of it is slow", () => {
+    expect([setUpS({ equipment: [] }), setUpS({ equipment: ["chair"] }), setUpS({ equipment: ["chair", "cable"] })]).toEqual([0, 30, 60]);
+    for (const slow of ["barbell", "leg-press", "thrust-machine", "track-bar", "cable", "strap", "hex-bar"] as const)
+      expect([slow, setUpS({ equipment: [slow] })]).toEqual([slow, 60]);
+  });
+  test("is done once where the next station stands on the same kit, in whatever order it is named", () => {
+    const withKit = CATALOGUE.find(({ equipment }) => equipment.length === 2)!;
+    const part = CATALOGUE.find(({ equipment }) => equipment.length === 1 && withKit.equipment.includes(equipment[0]!))!;
+    const [two, one] = [item(withKit.code), item(part.code)];
+    expect([kitChanges([two, one]), kitChanges([one, two]), kitChanges([two, two]), kitChanges([one])]).toEqual([1, 1, 0, 0]);
+  });
+});
+
+test("a pair of one-sided work comes round as often as its side with more", () => {
+  const dose = { setCount: 2, repetitionsLow: 10, repetitionsHigh: 10, tempo: { lowerS: 3, pauseS: 0, riseS: 2 }, restS: 60 };
+  const sides = [
+    { side: "right", setCount: 4, repetitions: 10 },
+    { side: "left", setCount: 2, repetitions: 10 },
+  ] as const;
+  const [first, second] = lengthsS([item("A05", "main", { dose, sides, pairedWithNext: true }), item("A06", "main", { dose })]);
+  expect(first! + second!).toBe(setUpS(variationByCode("A05")!) + 6 * 50 + 2 * 50 + 3 * 60);
 });
 
 test("what waits opens once everything before it was calm; the warm-up says nothing", () => {
@@ -123,6 +187,24 @@ describe("order", () => {
     expect(main).toEqual(main.toSorted((a, b) => b - a));
     expect(new Set(main).size).toBeGreaterThan(1);
   });
+  test("goes by the knee or the back where that is the weak link", () => {
+    const row = { trains: { quads: 2 }, tags: { ...variationByCode("S02")!.tags, knee: 3, back: 1 } } as const;
+    expect(demandOnWeakLink(row, { kind: "knee" })).toBe(3);
+    expect(demandOnWeakLink(row, { kind: "back" })).toBe(1);
+    expect(demandOnWeakLink(row, { kind: "muscle", trained: "quads" })).toBe(2);
+    expect(demandOnWeakLink(row, { kind: "muscle", trained: "calf" })).toBe(0);
+  });
+  test("leaves what is no main work where it stands", () => {
+    const items = [item("K05", "accessory"), item("L18", "accessory"), item("T08", "accessory")];
+    for (const order of ["weak-first", "circuit", "ground-up", "four-patterns"] as const) {
+      expect(inOrder(items, order, { kind: "knee" }).map(({ id }) => id)).toEqual(["K05", "L18", "T08"]);
+      expect(inOrder(items.toReversed(), order, { kind: "knee" }).map(({ id }) => id)).toEqual(["T08", "L18", "K05"]);
+    }
+  });
+  test("of four patterns is thrust, squat, hinge and side hip; what is none of them stands with the last", () => {
+    const items = [item("T08"), item("A06"), item("H01"), item("S02"), item("B01")];
+    expect(inOrder(items, "four-patterns", { kind: "knee" }).map(({ id }) => id)).toEqual(["B01", "S02", "H01", "T08", "A06"]);
+  });
   test("is a fixed circuit or from the ground up where a school has it so", () => {
     const items = [item("S15"), item("C04"), item("H01"), item("L01")];
     expect(inOrder(items, "circuit", { kind: "knee" }).map(({ id }) => id)).toEqual(["L01", "H01", "C04", "S15"]);
@@ -137,6 +219,15 @@ test("a lunge counts as squat and a kickback as thrust; what is missing is named
     "side-hip",
   ]);
   expect(missingFrom([item("L21"), item("A15")])).toEqual(["hinge", "side-hip"]);
+  const kinds = (of: (row: Variation) => boolean) => new Set(CATALOGUE.filter(of).map(countsAs));
+  const isKickback = ({ code }: Variation): boolean => code === "A14" || code === "A15";
+  for (const pattern of ["squat", "step"] as const)
+    expect([pattern, kinds((row) => row.pattern === pattern && !isKickback(row))]).toEqual([pattern, new Set(["squat"])]);
+  expect(kinds(({ pattern, template }) => pattern === "hinge" && template !== "split")).toEqual(new Set(["hinge"]));
+  expect(kinds(({ pattern, template }) => pattern === "bridge" && template !== "split")).toEqual(new Set(["thrust"]));
+  expect(kinds(({ template }) => template === "split")).toEqual(new Set(["squat"]));
+  expect(kinds(isKickback)).toEqual(new Set(["thrust"]));
+  expect(kinds((row) => row.pattern === "helper" && row.template !== "split" && !isKickback(row))).toEqual(new Set(["side-hip", null]));
 });
 
 test("what goes first is the last of the least needed, never the only one of its kind while others are left", () => {
@@ -146,6 +237,17 @@ test("what goes first is the last of the least needed, never the only one of its
   const tiny = trimmed(items, 60);
   expect(tiny.items).toHaveLength(1);
   expect(sessionS(short.items)).toBeLessThan(sessionS(items));
+});
+
+test("of parts the least needed goes first, from the last of it on; what counts for nothing needed is never the only one of its kind", () => {
+  const parts = ["warm-up", "main", "activation", "mobility", "accessory", "finish", "conditioning"] as const;
+  const items = parts.flatMap((part) => [item("T08", part, { id: `${part} 1` }), item("T08", part, { id: `${part} 2` })]);
+  expect(dropOrder(items).map(({ id }) => id)).toEqual(parts.toReversed().flatMap((part) => [`${part} 2`, `${part} 1`]));
+  const squats = [item("S02", "main", { id: "one" }), item("T08", "main"), item("S03", "main", { id: "two" })];
+  expect(dropOrder(squats).map(({ id }) => id)).toEqual(["two", "T08", "one"]);
+  expect(dropOrder(squats.slice(0, 2)).map(({ id }) => id)).toEqual(["T08", "one"]);
+  const whole = sessionS(squats);
+  expect(trimmed(squats, whole)).toEqual({ items: squats, dropped: [] });
 });
 
 test("half a minute hard and half a minute held go in turn, four rounds, of what is open in the room", () => {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { variationById } from "../catalogue/catalogue";
+import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import { kitOf } from "../fit/assemble";
-import { contextWith, limit } from "../fit/fit.fixture";
+import { calmCeilings, contextWith, limit } from "../fit/fit.fixture";
 import { judge } from "../fit/judge";
 import { fitVariation } from "../fit/search";
 import type { SessionItem } from "./session";
@@ -47,6 +47,59 @@ describe("nobody watches at home", () => {
       without.map(() => false),
     );
     expect(without.map(({ variationId }) => variationId)).not.toContain("floor-bridge");
+  });
+  test("each side is asked at its own place, and the worst of them decides", () => {
+    const step = variationById("step-up-rail");
+    const fitted = fitVariation(home, step);
+    const sides = (right: number | null, left: number | null): SessionItem => ({
+      ...item("step-up-rail"),
+      sides: (
+        [
+          ["right", right],
+          ["left", left],
+        ] as const
+      ).map(([side, stepHeightM]) => ({
+        side,
+        setCount: 2,
+        repetitions: 8,
+        ...(stepHeightM === null ? {} : { place: { variationId: step.id, setting: { ...fitted.setting, stepHeightM } } }),
+      })),
+    });
+    const at = (of: typeof home, each: SessionItem) => {
+      const { items, leftOut } = sheetFor(of, [each]);
+      return [items[0]?.variationId ?? leftOut[0]?.variationId, items.length];
+    };
+    const sore = { ...home, kit: context.kit, ceilings: calmCeilings("kneecap", 0.5) };
+    const open = sheetFor(sore, [sides(null, null)]).items[0];
+    expect(open?.item.sides).toEqual(sides(null, null).sides);
+    const tooHigh = sheetFor(sore, [sides(0.4, null)]).items[0];
+    expect(tooHigh === undefined || tooHigh.item.sides.every((each) => each.place === undefined)).toBe(true);
+    expect(at(sore, sides(null, null))).toEqual(["step-up-rail", 1]);
+  });
+  test("what asks little and was never calm, one side or both, is one light set of each", () => {
+    const both = { ...item("pillow-squeeze"), sides: (["right", "left"] as const).map((side) => ({ side, setCount: 3, repetitions: 12 })) };
+    const [only] = sheetFor(home, [both]).items;
+    expect(only?.item.sides).toEqual(
+      (["right", "left"] as const).map((side) => ({ side, setCount: 1, repetitions: both.dose.repetitionsLow })),
+    );
+  });
+  test("where nothing is open, an easier one that asks little is taken for one light set", () => {
+    const rows = CATALOGUE.map((row) => ({ row, told: sheetFor(home, [item(row.id)]) }));
+    const lighter = rows.filter(
+      ({ row, told }) => told.items[0] && told.items[0].variationId !== row.id && told.items[0].item.dose.setCount === 1,
+    );
+    const left = rows.filter(({ told }) => told.leftOut.length > 0);
+    expect(rows.every(({ told }) => told.items.length + told.leftOut.length === 1)).toBe(true);
+    expect(left.length).toBeGreaterThan(20);
+    for (const { told } of rows)
+      for (const { variationId, setting, recipes, item: taken } of told.items) {
+        const { state, reasons } = judge(home, variationById(variationId), setting, "closing");
+        const isLittle = reasons[0].code === "ladder-and-trial" && reasons[0].because === "asks-little";
+        expect([variationId, state === "open" || isLittle]).toEqual([variationId, true]);
+        if (state !== "open") expect([variationId, taken.dose.setCount]).toEqual([variationId, 1]);
+        for (const { recipe } of recipes) expect(recipe.length).toBeGreaterThan(0);
+      }
+    expect(lighter.length + rows.filter(({ told }) => told.items.length > 0).length).toBeGreaterThan(20);
   });
   test("what asks little and was never calm is one light set", () => {
     const squeeze = item("pillow-squeeze");
