@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|log|psql
 # DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
 # a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
@@ -130,6 +130,7 @@ case "${1:-start}" in
   dropdb) sql -qd postgres -c "drop database if exists \"$2\" with (force)" ;;
   backup) backup "${2:-}" "${3:-}" ;;
   restore) restore "${2:-}" "${3:-}" ;;
+  log) echo "$LOG" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|log|psql" >&2; exit 2 ;;
 esac

@@ -4,6 +4,7 @@ import { randomBytes } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import next from 'next'
+import { errorLine } from '../src/server/error-line.mjs'
 import { root } from './steps.mjs'
 
 // more than one pays only where the database has cores of its own (docs/reliability.md); a lost one is replaced
@@ -34,12 +35,9 @@ function refusalOf({ method, headers, url }) {
   return Number(headers['content-length']) <= most ? null : 413
 }
 
-// what a library prints of an error may hold what a person wrote: of an error only its name, code and id go to the log
+process.setSourceMapsEnabled(true) // so that the log names our files and not the build's
 const say = console.error.bind(console)
-console.error = console.warn = (...parts) => {
-  const told = parts.map((part) => (part instanceof Error ? `${part.name} ${part.code ?? ''} ${part.digest ?? ''}` : typeof part === 'string' ? part.split('\n')[0].slice(0, 200) : ''))
-  say(told.join(' ').trim())
-}
+console.error = console.warn = (...parts) => say(errorLine(parts))
 
 const REFUSALS = { 405: 'method-not-allowed', 411: 'length-required', 413: 'too-large' }
 

@@ -61,6 +61,9 @@ export function onSmallDisk(): { fill: () => Promise<void>; free: () => void; le
 }
 const urls = () => ({ DATABASE_URL: db("url"), DATABASE_OWNER_URL: db("owner-url") });
 
+/** Where the cluster is to be asked, and where it writes what went wrong. */
+export const cluster = { urls, superUrl: () => db("super-url"), log: () => db("log") };
+
 /** A fresh demo in the cluster, kept as durable as a real one. */
 export function freshDemo(): void {
   db("reset");
