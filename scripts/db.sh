@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|log|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore [--drill] FILE [NAME|--to URL]|log|psql
 # DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
 # a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
@@ -107,15 +107,40 @@ backup() { # FILE [NAME]: everything, in one file that only its maker may read
   (umask 077; "$BIN/pg_dump" -Fc -h "$SOCK" -p "$PORT" -U "$SUPER" -f "$1.part" "${2:-$DB_NAME}") && mv "$1.part" "$1"
   echo "$1: $(du -h "$1" | cut -f1)"
 }
-restore() { # FILE [NAME]: into an empty database alone
+readable() { # FILE
   [ -s "${1:-}" ] || { echo "No such backup: ${1:-}. npm run restore -- FILE" >&2; exit 2; }
   "$BIN/pg_restore" -l "$1" >/dev/null 2>&1 || { echo "$1 is no backup that can be read. Nothing was changed." >&2; exit 1; }
+}
+restore() { # FILE [NAME]: into an empty database alone
+  readable "${1:-}"
   local name="${2:-$DB_NAME}"
   start; ensure_db "$name"
   [ "$(sql -qAtd "$name" -c "select count(*) from pg_tables where schemaname = 'public'")" = 0 ] ||
     { echo "The database $name holds something already. Restore into an empty one: nothing was changed." >&2; exit 1; }
   "$BIN/pg_restore" -h "$SOCK" -p "$PORT" -U "$SUPER" -d "$name" --exit-on-error --single-transaction "$1"
   echo "$name: $(sql -qAtd "$name" -c "select count(*) from client") clients"
+}
+
+restore_to() { # FILE URL: into an empty database elsewhere, by its owner; $APP must be there, and owns nothing
+  readable "${1:-}"
+  local there=("$BIN/psql" -qAt -v ON_ERROR_STOP=1 "${2:-}")
+  [ "$("${there[@]}" -c "select count(*) from pg_tables where schemaname = 'public'")" = 0 ] ||
+    { echo "That database holds something already. Restore into an empty one: nothing was changed." >&2; exit 1; }
+  [ "$("${there[@]}" -c "select count(*) from pg_roles where rolname = '$APP'")" = 1 ] ||
+    { echo "The role $APP is missing there: create role $APP login. Nothing was changed." >&2; exit 1; }
+  "$BIN/pg_restore" -d "$2" --no-owner --exit-on-error --single-transaction "$1"
+  echo "Restored. Start the studio with DATABASE_OWNER_URL and DATABASE_URL of that database."
+}
+drill() { # FILE: whether it could be restored, without touching anything that is in use
+  readable "${1:-}"
+  local name="${DB_NAME}_drill" pairs
+  start; bash "$0" dropdb "$name"; trap 'bash "$0" dropdb "'"$name"'" >/dev/null 2>&1' EXIT
+  restore "$1" "$name" >/dev/null
+  echo "Made $("$BIN/pg_restore" -l "$1" | sed -n 's/^; Archive created at //p'); the last thing written in it is of $(sql -qAtd "$name" -c "select coalesce(to_char(max(created_at) at time zone 'UTC', 'YYYY-MM-DD HH24:MI') || ' UTC, ' || (now()::date - max(created_at)::date) || ' days ago', 'no day') from audit_event")."
+  sql -qAtd "$name" -c "select (select count(*) from studio) || ' studios, ' || (select count(*) from client) || ' clients, ' || (select count(*) from training_session) || ' sessions, ' || (select count(*) from performed_set where not voided) || ' sets'"
+  pairs="$(sql -qAtd "$name" -c "select studio_id || ':' || id from client order by random() limit 10")"
+  # shellcheck disable=SC2086
+  (cd "$ROOT" && DATABASE_URL="$(url "$APP" "$name")" node_modules/.bin/tsx src/data/run-drill.ts $pairs)
 }
 
 case "${1:-start}" in
@@ -129,8 +154,9 @@ case "${1:-start}" in
   createdb) ensure_db "$2" "${3:-}" ;;
   dropdb) sql -qd postgres -c "drop database if exists \"$2\" with (force)" ;;
   backup) backup "${2:-}" "${3:-}" ;;
-  restore) restore "${2:-}" "${3:-}" ;;
+  restore)
+    if [ "${2:-}" = --drill ]; then drill "${3:-}"; elif [ "${3:-}" = --to ]; then restore_to "$2" "${4:-}"; else restore "${2:-}" "${3:-}"; fi ;;
   log) echo "$LOG" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore FILE [NAME]|log|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore [--drill] FILE [NAME|--to URL]|log|psql" >&2; exit 2 ;;
 esac

@@ -1,5 +1,5 @@
 // npm run demo: from a fresh clone to a running studio. `--reset` starts its data over.
-import { authSecret, bin, buildApp, checkMachine, installPackages, leave, requireFreePort, run, serve, startDatabase, step, untilHealthy } from './steps.mjs'
+import { bin, buildApp, checkMachine, installPackages, leave, migrate, requireFreePort, run, serve, startDatabase, step, untilHealthy } from './steps.mjs'
 
 const port = Number(process.env.PORT ?? 4180)
 const address = `http://127.0.0.1:${port}`
@@ -18,9 +18,9 @@ async function main() {
   await step('Database', async () => {
     database = await startDatabase('demo', { reset, port: 54329 })
     urls = await database.urls()
-    env = { DATABASE_URL: urls.DATABASE_URL, APP_URL: address, AUTH_SECRET: authSecret(), NODE_ENV: 'production' }
+    env = { DATABASE_URL: urls.DATABASE_URL, APP_URL: address, NODE_ENV: 'production' }
   })
-  await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], urls) })
+  await step('Schema', async () => { env = { ...env, AUTH_SECRET: await migrate(urls) } })
   let ownPage = ''
   await step('Demo data', async () => {
     const [note, page] = (await run(bin('tsx'), ['src/data/demo/seed.ts'], { ...env, ...urls })).trim().split('\n')

@@ -1,7 +1,7 @@
 // What the demo and test commands share. Node alone: this runs before anything is installed.
 import { spawn, spawnSync } from 'node:child_process'
-import { createHash, randomBytes } from 'node:crypto'
-import { existsSync, mkdirSync, readFileSync, readdirSync, statfsSync, statSync, writeFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { existsSync, readFileSync, readdirSync, statfsSync, statSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -121,12 +121,15 @@ export function serve(env, database) {
   })
 }
 
-/** A secret that outlives restarts, so that nobody is signed out by one. */
-export function authSecret() {
+/**
+ * Brings the database to this build, and tells the secret that is kept with its data, so that nobody is signed out by a restart or
+ * a restore. One that the first releases kept in a file goes on.
+ */
+export async function migrate(urls) {
   const file = join(root, '.data', 'auth-secret')
-  mkdirSync(dirname(file), { recursive: true })
-  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
-  return readFileSync(file, 'utf8')
+  const before = existsSync(file) ? { SECRET_BEFORE: readFileSync(file, 'utf8').trim() } : {}
+  const said = await run(bin('tsx'), ['src/data/migrate.ts'], { ...urls, ...before })
+  return /^secret (\S+)$/m.exec(said)?.[1] ?? ''
 }
 
 function* filesBelow(folder) {

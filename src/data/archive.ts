@@ -23,14 +23,14 @@ import { refuse, type Taken } from "./loop/load";
 import { audit, type Scope, stamp } from "./scope";
 import { ClientRevisionRow } from "./entities";
 
-/** Facts of tables that are found over another one; every other has its client's id. */
+/** Facts of tables that are found over another one, whose ids are read first; every other has its client's id. */
 const OVER: Partial<Record<ClientTable, string>> = {
   client: "x.id = who",
-  limit_lift: "x.limit_id in (select id from client_limit where studio_id = mine and client_id = who)",
-  demand: "x.rung_id in (select id from rung where studio_id = mine and client_id = who)",
-  session_item: "x.session_id in (select id from training_session where studio_id = mine and client_id = who)",
-  floor_event: "x.session_id in (select id from training_session where studio_id = mine and client_id = who)",
-  performed_set: "x.session_id in (select id from training_session where studio_id = mine and client_id = who)",
+  limit_lift: "x.limit_id = any (array(select id from client_limit where studio_id = mine and client_id = who))",
+  demand: "x.rung_id = any (array(select id from rung where studio_id = mine and client_id = who))",
+  session_item: "x.session_id = any (array(select id from training_session where studio_id = mine and client_id = who))",
+  floor_event: "x.session_id = any (array(select id from training_session where studio_id = mine and client_id = who))",
+  performed_set: "x.session_id = any (array(select id from training_session where studio_id = mine and client_id = who))",
 };
 /** Bytes go as base64, and what the studio counts by itself is left to it. */
 const AS_TEXT: Readonly<Record<string, string>> = { letter: "bytes", session_picture: "bytes" };

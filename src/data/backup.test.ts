@@ -47,6 +47,46 @@ test("a backup restored into an empty database holds the same of every table, an
   const [before, after] = [await counts(databaseName), await counts(NAME)];
   expect(Number(before["client"])).toBeGreaterThan(0);
   expect(after).toEqual(before);
+  expect(after["installation"]).toBe("1"); // the secret that tablets were locked by comes with it
   expect(() => db("restore", file, NAME)).toThrow(/holds something already/);
   expect(() => db("restore", "package.json", NAME)).toThrow(/no backup that can be read/);
+});
+
+test("a drill restores beside what is in use, opens clients there, says how old it is, and leaves nothing behind", async () => {
+  const file = join(folder, "drill.backup");
+  db("backup", file, databaseName);
+  const said = db("restore", "--drill", file);
+  expect(said).toMatch(/^Made \d{4}-\d\d-\d\d .*0 days ago\.$/m);
+  expect(said).toMatch(/^\d+ studios, [1-9]\d* clients, \d+ sessions, \d+ sets$/m);
+  expect(said).toMatch(/^(\d+) of \1 clients open$/m);
+  expect(db("psql", "-Atc", "select count(*) from pg_database where datname like '%drill'").trim()).toBe("0");
+  expect(() => db("restore", "--drill", "package.json")).toThrow(/no backup that can be read/);
+});
+
+test("into a database of one's own it goes by that database's owner, whoever that is", async () => {
+  const file = join(folder, "elsewhere.backup");
+  db("backup", file, databaseName);
+  const there = "ponderis_elsewhere";
+  db(
+    "psql",
+    "-c",
+    `drop database if exists ${there}`,
+    "-c",
+    "drop role if exists landlord",
+    "-c",
+    "create role landlord login password 'x'",
+  );
+  db("psql", "-c", `create database ${there} owner landlord`);
+  const url = new URL(process.env["DATABASE_OWNER_URL"] ?? "");
+  Object.assign(url, { username: "landlord", password: "x", pathname: `/${there}` });
+  try {
+    expect(db("restore", file, "--to", url.href)).toMatch(/^Restored/m);
+    const [before, after] = [await counts(databaseName), await counts(there)];
+    expect(after).toEqual(before);
+    expect(() => db("restore", file, "--to", url.href)).toThrow(/holds something already/);
+    expect(() => db("restore", "package.json", "--to", url.href)).toThrow(/no backup that can be read/);
+  } finally {
+    db("dropdb", there);
+    db("psql", "-c", "drop role landlord");
+  }
 });

@@ -1,3 +1,5 @@
 import { upgrade } from "./upgrade";
 
-await upgrade();
+// the last line is for whoever starts the web process, and for nobody else
+const secret = await upgrade(process.env["SECRET_BEFORE"]);
+console.log(`secret ${secret}`);

@@ -10,7 +10,18 @@ beforeAll(async () => {
 });
 afterAll(() => orm.close());
 
-const UNOWNED = ["studio", "user", "session", "account", "verification", "rateLimit", "limiter", "heartbeat", "mikro_orm_migrations"];
+const UNOWNED = [
+  "studio",
+  "user",
+  "session",
+  "account",
+  "verification",
+  "rateLimit",
+  "limiter",
+  "heartbeat",
+  "installation",
+  "mikro_orm_migrations",
+];
 
 test.each([...clientEntities, ...loopEntities].map((entity) => entity.meta.tableName))(
   "%s has just the columns its entity names",
@@ -50,4 +61,23 @@ test("every foreign key between studio tables carries the studio", async () => {
   const between = rows.filter(({ to_table }) => !UNOWNED.includes(to_table.replaceAll('"', "")));
   expect(between.length).toBeGreaterThan(20);
   for (const { name, columns } of between) expect([name, columns.includes("studio_id")]).toEqual([name, true]);
+});
+
+test("every foreign key has an index that begins with it", async () => {
+  const rows = await orm.em
+    .fork()
+    .getConnection()
+    .execute<{ key: string; columns: string[]; indexes: string[][] }[]>(
+      `select c.conrelid::regclass::text as key,
+              array(select a.attname::text from unnest(c.conkey) k join pg_attribute a on a.attrelid = c.conrelid and a.attnum = k) as columns,
+              (select coalesce(jsonb_agg((select jsonb_agg(a.attname::text order by n) from unnest(i.indkey) with ordinality k (at, n)
+                 join pg_attribute a on a.attrelid = i.indrelid and a.attnum = k.at)), '[]') from pg_index i where i.indrelid = c.conrelid
+                  and (i.indpred is null or pg_get_expr(i.indpred, i.indrelid) ~ '^\\(\\w+ IS NOT NULL\\)$')) as indexes
+         from pg_constraint c where c.contype = 'f'`,
+    );
+  const unindexed = rows.filter(
+    ({ columns, indexes }) => !indexes.some((index) => columns.every((column) => index?.slice(0, columns.length).includes(column))),
+  );
+  expect(rows.length).toBeGreaterThan(80);
+  expect(unindexed.map(({ key, columns }) => `${key}(${columns.join(", ")})`)).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import { randomBytes } from "node:crypto";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { openOwnerOrm } from "./orm";
 
@@ -12,6 +13,7 @@ export const TIME_LIMITS = {
 async function secure(em: EntityManager): Promise<void> {
   const [{ name } = { name: "" }] = await em.execute<{ name: string }[]>(`select quote_ident(current_database()) as name`);
   await em.execute(`revoke temporary on database ${name} from public`);
+  await em.execute(`alter database ${name} set jit = off`); // pages ask much of few rows: compiling takes longer than answering
   for (const [limit, value] of Object.entries(TIME_LIMITS)) await em.execute(`alter database ${name} set ${limit} = '${value}'`);
 }
 
@@ -25,12 +27,21 @@ export async function timeLimitsHold(em: EntityManager): Promise<boolean> {
   return Object.entries(TIME_LIMITS).every(([limit, value]) => row?.[limit as keyof typeof TIME_LIMITS] === value);
 }
 
-/** Brings a database to this build, as the owner of its tables. */
-export async function upgrade(): Promise<void> {
+/** The secret that this installation has had from its first start: it comes back with a backup. `before` is one kept elsewhere until now. */
+async function keepSecret(em: EntityManager, before: string | undefined): Promise<string> {
+  await em.execute(`insert into installation (secret) values (?) on conflict do nothing`, [before ?? randomBytes(32).toString("hex")]);
+  const [{ secret } = { secret: "" }] = await em.execute<{ secret: string }[]>(`select secret from installation`);
+  return secret;
+}
+
+/** Brings a database to this build, as the owner of its tables; the installation's own secret. */
+export async function upgrade(secretBefore?: string): Promise<string> {
   const owner = await openOwnerOrm();
   try {
     await owner.getMigrator().up();
-    await secure(owner.em.fork());
+    const em = owner.em.fork();
+    await secure(em);
+    return await keepSecret(em, secretBefore);
   } finally {
     await owner.close();
   }

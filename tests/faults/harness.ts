@@ -22,6 +22,7 @@ function db(...args: string[]): string {
 }
 export const database = {
   start: () => void db("start"),
+  upgrade: () => script("src/data/migrate.ts"),
   kill: () => void db("kill"),
   stop: () => void db("stop"),
 };
@@ -64,17 +65,15 @@ const urls = () => ({ DATABASE_URL: db("url"), DATABASE_OWNER_URL: db("owner-url
 /** Where the cluster is to be asked, and where it writes what went wrong. */
 export const cluster = { urls, superUrl: () => db("super-url"), log: () => db("log") };
 
+function script(path: string): void {
+  const env = { ...process.env, ...urls(), LOG_LEVEL: "error" };
+  const { status, stderr } = spawnSync(process.execPath, ["--import", "tsx", path], { cwd: root, env, encoding: "utf8" });
+  if (status !== 0) throw new Error(stderr);
+}
 /** A fresh demo in the cluster, kept as durable as a real one. */
 export function freshDemo(): void {
   db("reset");
-  for (const script of ["src/data/migrate.ts", "src/data/demo/seed.ts"]) {
-    const { status, stderr } = spawnSync(process.execPath, ["--import", "tsx", script], {
-      cwd: root,
-      env: { ...process.env, ...urls(), LOG_LEVEL: "error" },
-      encoding: "utf8",
-    });
-    if (status !== 0) throw new Error(stderr);
-  }
+  for (const each of ["src/data/migrate.ts", "src/data/demo/seed.ts"]) script(each);
 }
 export async function sql<T extends object>(text: string): Promise<T[]> {
   const client = new Client({ connectionString: db("super-url") });

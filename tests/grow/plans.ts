@@ -1,4 +1,4 @@
-import { readFileSync, statSync } from "node:fs";
+import { closeSync, openSync, readSync, statSync } from "node:fs";
 
 /** What the database did: how long, and the plan it followed, as its log tells (auto_explain). */
 export interface Done {
@@ -18,7 +18,11 @@ const ENTRY = /LOG: {2}duration: ([\d.]+) ms {2}plan:\n((?:\t.*\n)+)/g;
 
 /** Everything that the log has had since a place in it. */
 export function doneSince(logFile: string, from: number): Done[] {
-  const text = readFileSync(logFile).subarray(from).toString("utf8");
+  const file = openSync(logFile, "r");
+  const bytes = Buffer.alloc(statSync(logFile).size - from);
+  readSync(file, bytes, 0, bytes.length, from);
+  closeSync(file);
+  const text = bytes.toString("utf8");
   return [...text.matchAll(ENTRY)].flatMap(([, ms, json = ""]): Done[] => {
     try {
       const read = JSON.parse(json) as { "Query Text": string; Plan: PlanNode };

@@ -31,6 +31,8 @@ import { Migration0029 } from "./migration-0029";
 import { Migration0030 } from "./migration-0030";
 import { Migration0031 } from "./migration-0031";
 import { Migration0032 } from "./migration-0032";
+import { Migration0033 } from "./migration-0033";
+import { Migration0034 } from "./migration-0034";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -65,4 +67,6 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0030", class: Migration0030 },
   { name: "migration-0031", class: Migration0031 },
   { name: "migration-0032", class: Migration0032 },
+  { name: "migration-0033", class: Migration0033 },
+  { name: "migration-0034", class: Migration0034 },
 ];

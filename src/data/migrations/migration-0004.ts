@@ -31,17 +31,17 @@ const STUDIO = `(select nullif(current_setting('app.studio', true), '')::uuid)`;
 
 /** What a client's rows hang together by, children first; the last is the client itself. */
 const ERASED: readonly (readonly [table: string, where: string])[] = [
-  ["performed_set", "session_id in (select id from training_session s where s.studio_id = x.studio_id and s.client_id = who)"],
-  ["floor_event", "session_id in (select id from training_session s where s.studio_id = x.studio_id and s.client_id = who)"],
+  ["performed_set", "session_id in (select id from training_session s where s.studio_id = mine and s.client_id = who)"],
+  ["floor_event", "session_id in (select id from training_session s where s.studio_id = mine and s.client_id = who)"],
   ["ceiling_confirmation", "client_id = who"],
   ["ceiling", "client_id = who"],
   ["response", "client_id = who"],
   ["clearance", "client_id = who"],
-  ["limit_lift", "limit_id in (select id from client_limit l where l.studio_id = x.studio_id and l.client_id = who)"],
+  ["limit_lift", "limit_id in (select id from client_limit l where l.studio_id = mine and l.client_id = who)"],
   ["client_limit", "client_id = who"],
   ["decision", "client_id = who"],
-  ["demand", "rung_id in (select id from rung r where r.studio_id = x.studio_id and r.client_id = who)"],
-  ["session_item", "session_id in (select id from training_session s where s.studio_id = x.studio_id and s.client_id = who)"],
+  ["demand", "rung_id in (select id from rung r where r.studio_id = mine and r.client_id = who)"],
+  ["session_item", "session_id in (select id from training_session s where s.studio_id = mine and s.client_id = who)"],
   ["training_session", "client_id = who"],
   ["prescription", "client_id = who"],
   ["rung", "client_id = who"],

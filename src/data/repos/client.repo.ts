@@ -39,7 +39,49 @@ import { executePrepared } from "../prepared";
 import { audit, type Scope, stamp } from "../scope";
 import { toStored } from "../setting";
 
+/**
+ * One line for each client. What is recent is read for the whole studio at once, the latest of a client by its own index, and signs
+ * by the indexes of where signs were said: a client of five years costs what one of five weeks does.
+ */
 const LIST_SQL = `
+with mine as (select ?::uuid as studio_id, ?::date as today),
+recent as materialized (
+  select s.studio_id, s.id, s.client_id, s.day, s.created_at, s.ended_at,
+    (select true from response r where r.studio_id = s.studio_id and r.session_id = s.id limit 1) is true as is_answered
+    from training_session s where s.studio_id = ?::uuid and s.day > ?::date - 30),
+missing as (
+  select r.client_id, max(r.day)::text as day from recent r join mine using (studio_id)
+   where r.day < mine.today and r.day > mine.today - 8 and not r.is_answered
+     and exists (select 1 from performed_set p where p.studio_id = r.studio_id and p.session_id = r.id and not p.voided) group by 1),
+on_day as (
+  select r.client_id, bool_or(r.ended_at is null) as is_open, (array_agg(r.ended_at is null order by r.created_at desc, r.id desc))[1] as is_last_open
+    from recent r join mine using (studio_id) where r.day = mine.today group by 1),
+trained as (
+  select r.client_id, coalesce(u.line, u.pattern) as work, u.side, max(r.day) as day
+    from recent r join session_item i on i.studio_id = r.studio_id and i.session_id = r.id
+    join prescription p on p.studio_id = i.studio_id and p.id = i.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id
+   where r.is_answered and exists (select 1 from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided) group by 1, 2, 3),
+decided as (
+  select r.client_id, coalesce(u.line, u.pattern) as work, u.side, max(r.day) as day
+    from recent r join decision d on d.studio_id = r.studio_id and d.session_id = r.id
+    join prescription p on p.studio_id = d.studio_id and p.id = d.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id group by 1, 2, 3),
+undecided as (
+  select t.client_id, count(*)::int as lines from trained t left join decided d using (client_id, work, side)
+   where d.day is null or d.day < t.day group by 1),
+stops as (
+  select s.client_id, e.id as source_id, stop_sign(e.kind, e.payload) as sign
+    from mine join floor_event e using (studio_id) join training_session s on s.studio_id = e.studio_id and s.id = e.session_id where ${STOPS}),
+said as (
+  select * from stops
+  union all select h.client_id, h.id, h.told ->> 'sign' from mine join home_entry h using (studio_id) where h.kind = 'sign'
+  union all select r.client_id, r.id, sign from mine join response r using (studio_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
+  union select n.client_id, (n.answers #>> '{signs,id}')::uuid, sign from mine join screen n using (studio_id), jsonb_array_elements_text(n.answers #> '{signs,signs}') sign
+         where n.answers #> '{signs,signs}' <> '[]'
+  union all select f.client_id, f.id, 'spreading-pain' from mine join finding f using (studio_id) where f.protocol in ('bend-response', 'arch-response') and f.value = 3),
+open_signs as (
+  select said.client_id, jsonb_agg(distinct said.sign) as signs from mine join said on true
+   where not exists (select 1 from clearance k where k.studio_id = mine.studio_id and k.client_id = said.client_id and k.source_id = said.source_id and k.sign = said.sign)
+   group by 1)
 select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text as "archivedDay",
   (select coalesce(jsonb_agg(w.words order by w.first_at), '[]') from (
      select distinct on (w.complaint_id) w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at from complaint w
@@ -48,50 +90,33 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
   (select coalesce(jsonb_agg(jsonb_build_object('protocol', f.protocol, 'day', f.day)), '[]') from (
      select protocol, max(day) as day from finding where studio_id = c.studio_id and client_id = c.id group by protocol) f) as "lastFindings",
   (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
-  (select coalesce((select t.plan -> 'laid' from training_plan t where t.studio_id = c.studio_id and t.client_id = c.id order by t.created_at desc, t.id desc limit 1)
-     @> jsonb_build_array(jsonb_build_object('day', ?::text)), false)
-     or exists (select 1 from training_session s where s.studio_id = c.studio_id and s.client_id = c.id and s.day = ?::date and s.ended_at is null)) as "isToday",
-  (select case when s.ended_at is null then 'under-way' else 'trained' end from training_session s
-    where s.studio_id = c.studio_id and s.client_id = c.id and s.day = ?::date order by s.created_at desc, s.id desc limit 1) as "sessionToday",
-  (select s.day::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id and s.day < ?::date and s.day > ?::date - 8
-     and exists (select 1 from performed_set p where p.studio_id = s.studio_id and p.session_id = s.id and not p.voided)
-     and not exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id) order by s.day desc limit 1) as "missingMorningOf",
+  coalesce(laid.days @> jsonb_build_array(jsonb_build_object('day', mine.today::text)), false) or coalesce(on_day.is_open, false) as "isToday",
+  case when on_day.is_last_open then 'under-way' when not on_day.is_last_open then 'trained' end as "sessionToday",
+  missing.day as "missingMorningOf",
   (select jsonb_build_object('class', r.class, 'day', r.day) from response r where r.studio_id = c.studio_id and r.client_id = c.id
      order by r.day desc, r.created_at desc limit 1) as "lastResponse",
   (select coalesce(jsonb_agg(jsonb_build_object('id', l.id, 'rule', l.rule, 'side', l.side, 'owner', jsonb_build_object('kind', l.owner_kind, 'name', l.owner_name),
        'fromDay', l.from_day, 'untilDay', l.until_day, 'lift', null) order by l.until_day), '[]') from client_limit l
      where l.studio_id = c.studio_id and l.client_id = c.id and l.until_day is not null
        and not exists (select 1 from limit_lift f where f.studio_id = l.studio_id and f.limit_id = l.id)) as limits,
-  (select coalesce(t.plan ->> 'blockFrom', (select min(x ->> 'day') from jsonb_array_elements(t.plan -> 'laid') x)) from training_plan t
-     where t.studio_id = c.studio_id and t.client_id = c.id order by t.created_at desc, t.id desc limit 1) as "blockFrom",
-  (select count(distinct coalesce(u.line, u.pattern) || ' ' || u.side)::int from training_session s
-     join session_item i on i.studio_id = s.studio_id and i.session_id = s.id
-     join prescription p on p.studio_id = i.studio_id and p.id = i.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id
-     where s.studio_id = c.studio_id and s.client_id = c.id and s.day > ?::date - 30
-       and exists (select 1 from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided)
-       and exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id)
-       and not exists (select 1 from decision d join training_session ds on ds.studio_id = d.studio_id and ds.id = d.session_id
-         join prescription dp on dp.studio_id = d.studio_id and dp.id = d.prescription_id join rung du on du.studio_id = dp.studio_id and du.id = dp.rung_id
-         where d.studio_id = s.studio_id and ds.client_id = s.client_id and ds.day >= s.day
-           and coalesce(du.line, du.pattern) = coalesce(u.line, u.pattern) and du.side = u.side)) as "undecidedCount",
-  (select count(*)::int from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'set' and h.day > ?::date - 30
+  coalesce(laid.block_from, (select min(x ->> 'day') from jsonb_array_elements(laid.days) x)) as "blockFrom",
+  coalesce(undecided.lines, 0) as "undecidedCount",
+  (select count(*)::int from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'set' and h.day > mine.today - 30
        and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
        and not exists (select 1 from home_look l where l.studio_id = h.studio_id and l.client_id = h.client_id and jsonb_exists(l.entry_ids, h.id::text))) as "unlookedCount",
-  (select coalesce(jsonb_agg(distinct sign), '[]') from (
-     select e.id as source_id, stop_sign(e.kind, e.payload) as sign from training_session s join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id
-      where s.studio_id = c.studio_id and s.client_id = c.id and ${STOPS}
-     union all select h.id, h.told ->> 'sign' from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'sign'
-     union all select r.id, sign from response r, jsonb_array_elements_text(r.warning_signs) sign where r.studio_id = c.studio_id and r.client_id = c.id and r.warning_signs <> '[]'
-     union select (n.answers #>> '{signs,id}')::uuid, sign from screen n, jsonb_array_elements_text(n.answers #> '{signs,signs}') sign where n.studio_id = c.studio_id and n.client_id = c.id
-     union all select f.id, 'spreading-pain' from finding f where f.studio_id = c.studio_id and f.client_id = c.id and f.protocol in ('bend-response', 'arch-response') and f.value = 3) said
-    where not exists (select 1 from clearance k where k.studio_id = c.studio_id and k.source_id = said.source_id and k.sign = said.sign)) as "openSigns"
-from client c join lateral (select v.* from client_revision v where v.studio_id = c.studio_id and v.client_id = c.id order by v.created_at desc, v.id desc limit 1) v on true
-where c.studio_id = ? order by v.name`;
+  coalesce(open_signs.signs, '[]') as "openSigns"
+from mine join client c using (studio_id)
+join lateral (select r.* from client_revision r where r.studio_id = c.studio_id and r.client_id = c.id order by r.created_at desc, r.id desc limit 1) v on true
+left join lateral (select t.plan -> 'laid' as days, t.plan ->> 'blockFrom' as block_from from training_plan t where t.studio_id = c.studio_id and t.client_id = c.id
+   order by t.created_at desc, t.id desc limit 1) laid on true
+left join missing on missing.client_id = c.id left join on_day on on_day.client_id = c.id
+left join undecided on undecided.client_id = c.id left join open_signs on open_signs.client_id = c.id
+order by v.name`;
 
 /** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
 export async function listClients({ studioId }: Scope, em: EntityManager, today: Day): Promise<ClientLine[]> {
   type Stored = Omit<ClientLine, "conditions"> & { screen: ScreenAnswers | null };
-  const lines = await executePrepared<Stored>(em, "clients", LIST_SQL, [...Array<Day>(7).fill(today), studioId]);
+  const lines = await executePrepared<Stored>(em, "clients", LIST_SQL, [studioId, today, studioId, today]);
   return lines.map(({ screen, ...line }) => ({
     ...line,
     conditions: (screen?.conditions ?? []).map(({ id }) => id),

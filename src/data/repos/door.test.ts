@@ -204,9 +204,7 @@ describe("as the application's role", () => {
       ),
     );
     expect(set.map(({ line }) => String(line)).toSorted()).toEqual(
-      Object.entries(TIME_LIMITS)
-        .map(([limit, value]) => `${limit}=${value}`)
-        .toSorted(),
+      ["jit=off", ...Object.entries(TIME_LIMITS).map(([limit, value]) => `${limit}=${value}`)].toSorted(),
     );
     expect(await asOwner((own) => own(`show statement_timeout`))).toEqual([{ statement_timeout: "0" }]);
   });

@@ -84,8 +84,8 @@ export const listMessages = (
   em.execute(
     `select m.id, m.client_id as "clientId", m.channel, m.address, m.template, m.words, m.created_at as at, m.sent_at as "sentAt", v.name from message m
        join lateral (select v.name from client_revision v where v.studio_id = m.studio_id and v.client_id = m.client_id order by v.created_at desc, v.id desc limit 1) v on true
-      where m.studio_id = ? and m.client_id = coalesce(?::uuid, m.client_id) order by m.created_at desc limit ?`,
-    [studioId, clientId, MOST_LISTED],
+      where m.studio_id = ? ${clientId === null ? "" : "and m.client_id = ?"} order by m.created_at desc limit ${MOST_LISTED}`,
+    clientId === null ? [studioId] : [studioId, clientId],
   );
 
 /** Whose hour has come on this day, of those with a page that is open and agreed to. */
