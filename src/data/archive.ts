@@ -34,7 +34,7 @@ const OVER: Partial<Record<ClientTable, string>> = {
 };
 /** Bytes go as base64, and what the studio counts by itself is left to it. */
 const AS_TEXT: Readonly<Record<string, string>> = { letter: "bytes", session_picture: "bytes" };
-const LEFT_OUT: Readonly<Record<string, string>> = { floor_event: "receipt" };
+const LEFT_OUT: Readonly<Record<string, string>> = { floor_event: "receipt", session_item: "is_decided" };
 
 function factsSql(table: string, where: string): string {
   const bytes = AS_TEXT[table];

@@ -7,7 +7,7 @@ const held = globalThis as typeof globalThis & { ponderisHeartbeat?: Pool };
 
 function pool(): Pool {
   if (!held.ponderisHeartbeat) {
-    const patience = { connectionTimeoutMillis: PATIENCE_MS, query_timeout: PATIENCE_MS, statement_timeout: PATIENCE_MS };
+    const patience = { connectionTimeoutMillis: PATIENCE_MS, query_timeout: PATIENCE_MS };
     held.ponderisHeartbeat = new Pool({ connectionString: process.env["DATABASE_URL"], max: 1, ...patience });
     held.ponderisHeartbeat.on("error", () => undefined); // an idle connection may die with the database
   }

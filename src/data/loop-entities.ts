@@ -81,6 +81,8 @@ export const SessionItemRow = defineEntity({
     position: p.integer(),
     part: p.string().$type<Part>().nullable(),
     inTurn: p.boolean(),
+    /** The database's own mark, set as the decision on it is written: what waits is then found without looking at what does not. */
+    isDecided: p.boolean().default(false),
   },
 });
 

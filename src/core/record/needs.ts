@@ -60,6 +60,10 @@ export function needsOf(line: ClientLine, today: Day): Need[] {
   ];
 }
 
+/** Whether a line is meant by what was typed: a name, or what hurts. */
+export const isMeant = ({ name, complaints }: Pick<ClientLine, "name" | "complaints">, words: string): boolean =>
+  `${name} ${complaints.join(" ")}`.toLowerCase().includes(words.trim().toLowerCase());
+
 const rankOf = (needs: readonly Need[]): number => (needs[0] ? NEED_ORDER.indexOf(needs[0].code) : NEED_ORDER.length);
 
 /** Clients in the order of need, each with what asks; alike ones stay in the order they came in. Put away, nobody asks. */

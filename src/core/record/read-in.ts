@@ -14,8 +14,10 @@ export interface ReadIn {
   saidBy: string;
 }
 export function readInFrom(madeBy: string): ReadIn | null {
-  const [, by, day, saidBy] = READ_IN.exec(madeBy) ?? [];
-  return by !== undefined && day !== undefined && saidBy !== undefined ? { by, day, saidBy } : null;
+  const found = READ_IN.exec(madeBy);
+  if (!found) return null;
+  const [, by = "", day = "", saidBy = ""] = found; // a match has all three
+  return { by, day, saidBy };
 }
 /** Whose something is said to be: its own maker's, or whom the file named. */
 export const saidToBeBy = (madeBy: string): string => readInFrom(madeBy)?.saidBy ?? madeBy;

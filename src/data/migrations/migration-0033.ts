@@ -31,6 +31,12 @@ export class Migration0033 extends Migration {
       `create index finding_sign on finding (studio_id, client_id) where protocol in ('bend-response', 'arch-response') and value = 3`,
       `create index home_entry_sign on home_entry (studio_id, client_id) where kind = 'sign'`,
       `create index screen_signs on screen (studio_id, client_id) where answers #> '{signs,signs}' <> '[]'`,
+      `alter table session_item add column is_decided boolean not null default false`,
+      `update session_item i set is_decided = true from decision d where d.studio_id = i.studio_id and d.item_id = i.id`,
+      `create index session_item_undecided on session_item (studio_id, session_id) where not is_decided`,
+      `create function item_decided() returns trigger language plpgsql security definer set search_path = public, pg_temp as $$
+         begin update session_item set is_decided = true where studio_id = new.studio_id and id = new.item_id; return new; end $$`,
+      `create trigger decision_of_item after insert on decision for each row execute function item_decided()`,
       `create statistics floor_event_stops on (stop_sign(kind, payload)) from floor_event`,
       `create function uuids_in(told jsonb) returns uuid[] language sql immutable set search_path = public, pg_temp as $$
          select coalesce(array_agg(found[1]::uuid), '{}') from regexp_matches(told::text, '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}', 'g') found $$`,

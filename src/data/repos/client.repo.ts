@@ -56,18 +56,17 @@ missing as (
 on_day as (
   select r.client_id, bool_or(r.ended_at is null) as is_open, (array_agg(r.ended_at is null order by r.created_at desc, r.id desc))[1] as is_last_open
     from recent r join mine using (studio_id) where r.day = mine.today group by 1),
-trained as (
+waiting as (
   select r.client_id, coalesce(u.line, u.pattern) as work, u.side, max(r.day) as day
-    from recent r join session_item i on i.studio_id = r.studio_id and i.session_id = r.id
+    from recent r join session_item i on i.studio_id = r.studio_id and i.session_id = r.id and not i.is_decided
     join prescription p on p.studio_id = i.studio_id and p.id = i.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id
    where r.is_answered and exists (select 1 from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided) group by 1, 2, 3),
-decided as (
-  select r.client_id, coalesce(u.line, u.pattern) as work, u.side, max(r.day) as day
-    from recent r join decision d on d.studio_id = r.studio_id and d.session_id = r.id
-    join prescription p on p.studio_id = d.studio_id and p.id = d.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id group by 1, 2, 3),
 undecided as (
-  select t.client_id, count(*)::int as lines from trained t left join decided d using (client_id, work, side)
-   where d.day is null or d.day < t.day group by 1),
+  select w.client_id, count(*)::int as lines from mine join waiting w on not exists (
+    select 1 from training_session s join decision d on d.studio_id = s.studio_id and d.session_id = s.id
+      join prescription p on p.studio_id = d.studio_id and p.id = d.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id
+     where s.studio_id = mine.studio_id and s.client_id = w.client_id and s.day >= w.day and coalesce(u.line, u.pattern) = w.work and u.side = w.side)
+   group by 1),
 stops as (
   select s.client_id, e.id as source_id, stop_sign(e.kind, e.payload) as sign
     from mine join floor_event e using (studio_id) join training_session s on s.studio_id = e.studio_id and s.id = e.session_id where ${STOPS}),

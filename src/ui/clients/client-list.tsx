@@ -1,13 +1,15 @@
 "use client";
+import { useRouter } from "next/navigation";
 import { useState } from "react";
+import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { retestsOf } from "../../core/assess/finding";
 import type { Day } from "../../core/day";
-import { byNeed } from "../../core/record/needs";
+import { byNeed, isMeant } from "../../core/record/needs";
 import type { ClientLine } from "../../core/record/record";
 import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";
-import { Page, Row, Soft } from "../kit/layout";
+import { Notice, Page, Row, Soft } from "../kit/layout";
 import { Link } from "../kit/link";
 import { ageOn, agoText, dayText } from "../text/day-text";
 import { overdueText } from "../text/protocol-text";
@@ -76,18 +78,22 @@ function Overdue({ line, today }: { line: ClientLine; today: Day }) {
 /** The studio's clients; one line each, one tap to Fit. */
 export function ClientList(props: {
   clients: readonly ClientLine[];
+  /** So many more there are, who are found by what is typed. */
+  hiddenCount: number;
+  /** What these were looked for by, in the whole studio; empty where nobody looked. */
+  foundBy: string;
   studioName: string;
   cushionM: number | null;
   today: Day;
   units: UnitSystem;
 }) {
-  const { clients, studioName, cushionM, today, units } = props;
-  const [search, setSearch] = useState("");
-  const wanted = search.trim().toLowerCase();
+  const { clients, hiddenCount, foundBy, studioName, cushionM, today, units } = props;
+  const router = useRouter();
+  const [search, setSearch] = useState(foundBy);
   const [withArchived, setWithArchived] = useState(false);
   const listed = clients.filter(({ archivedDay }) => withArchived || archivedDay === null);
   const shown = byNeed(
-    listed.filter(({ name, complaints }) => `${name} ${complaints.join(" ")}`.toLowerCase().includes(wanted)),
+    listed.filter((line) => isMeant(line, search)),
     today,
   ).map(({ line }) => line);
   return (
@@ -101,10 +107,24 @@ export function ClientList(props: {
           {clients.some(({ archivedDay }) => archivedDay !== null) && (
             <CheckField label="Those put away too" isSelected={withArchived} onChange={setWithArchived} />
           )}
-          <TextField label="Search" value={search} onChange={setSearch} />
+          <Form
+            onSubmit={(event) => {
+              event.preventDefault();
+              if (hiddenCount > 0 || foundBy !== "")
+                router.push(search.trim() === "" ? "/clients" : `/clients?search=${encodeURIComponent(search.trim())}`);
+            }}
+          >
+            <TextField label="Search" value={search} onChange={setSearch} />
+          </Form>
           <Add href="/clients/new">Add a client</Add>
         </Row>
       </Row>
+      {(hiddenCount > 0 || foundBy !== "") && (
+        <Notice style={{ marginTop: 12 }} role="status">
+          {foundBy === "" ? "Who needs an eye first." : `Found by “${foundBy}”.`}
+          {hiddenCount > 0 && ` ${hiddenCount} more are in the studio:`} Type a name and press Enter to look among all.
+        </Notice>
+      )}
       <Lines>
         {shown.map((client) => (
           <li key={client.id}>
@@ -135,7 +155,7 @@ export function ClientList(props: {
       </Lines>
       {shown.length === 0 && (
         <p style={{ marginTop: 16 }}>
-          {listed.length === 0 && wanted === "" ? "No clients yet. Add the first one." : "Nobody by that name."}
+          {listed.length === 0 && search.trim() === "" ? "No clients yet. Add the first one." : "Nobody by that name."}
         </p>
       )}
       <p style={{ marginTop: 24 }}>
