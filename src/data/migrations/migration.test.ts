@@ -80,6 +80,13 @@ describe("the demo of the release before", () => {
     expect(carried).toEqual([{ client_id: pregnant?.["client_id"], answers: { conditions: [of("pregnancy"), of("bone-thinning")] } }]);
     const after = await behindPolicies(NAME, (run) => countsOf(run, KEPT));
     expect(after).toEqual(before);
+    const [decided] = await behindPolicies(NAME, (run) =>
+      run(
+        `select (select count(*)::int from session_item where is_decided) as marked, (select count(distinct item_id)::int from decision) as decided`,
+      ),
+    );
+    expect(Number(decided?.["decided"])).toBeGreaterThan(0);
+    expect(decided?.["marked"]).toBe(decided?.["decided"]);
     process.env["DATABASE_OWNER_URL"] = there;
     const orm = await openOwnerOrm();
     process.env["DATABASE_OWNER_URL"] = here;
