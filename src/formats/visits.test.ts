@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { comingBetween, type Visit } from "../core/week/visit";
-import { visitsFrom } from "./visits";
+import { type CalendarEntry, MOST_ENTRIES, visitsFrom } from "./visits";
 
 const file = (...events: string[]): string =>
   [
@@ -10,8 +10,12 @@ const file = (...events: string[]): string =>
     ...events.flatMap((each) => ["BEGIN:VEVENT", ...each.split("\n"), "END:VEVENT"]),
     "END:VCALENDAR",
   ].join("\r\n");
+const entriesIn = (text: string): CalendarEntry[] => {
+  const read = visitsFrom(text, "Europe/Copenhagen");
+  return Array.isArray(read) ? read : [];
+};
 const days = (text: string, from: string, to: string): string[] =>
-  (visitsFrom(text, "Europe/Copenhagen") ?? []).flatMap((entry) =>
+  entriesIn(text).flatMap((entry) =>
     "visit" in entry
       ? comingBetween([{ ...(entry.visit as Omit<Visit, "id" | "clientId">), id: "v", clientId: "c" }], from, to).map(
           ({ day, at }) => `${day} ${at}`,
@@ -54,7 +58,7 @@ describe("visits read from somebody's calendar", () => {
       "UID:4\nSUMMARY:Off\nSTATUS:CANCELLED\nDTSTART:20261006T090000\nDURATION:PT1H",
       "UID:5\nSUMMARY:Maren\nDTSTART:20261007T090000\nDURATION:PT1H",
     );
-    expect(visitsFrom(mixed, "Europe/Copenhagen")?.map((entry) => ("problem" in entry ? entry.problem : entry.title))).toEqual([
+    expect(entriesIn(mixed).map((entry) => ("problem" in entry ? entry.problem : entry.title))).toEqual([
       "whole-day",
       "rule",
       "length",
@@ -63,5 +67,11 @@ describe("visits read from somebody's calendar", () => {
     ]);
     for (const text of ["", "no calendar", "BEGIN:VCARD\r\nEND:VCARD", "BEGIN:VCALENDAR"])
       expect(visitsFrom(text, "Europe/Copenhagen") ?? []).toEqual([]);
+  });
+  test("of more entries than are looked through nothing is left out unsaid: it is not begun", () => {
+    const entries = (count: number): string[] =>
+      Array.from({ length: count }, (_, i) => `UID:${i}\nSUMMARY:Maren\nDTSTART:20261007T090000\nDURATION:PT1H`);
+    expect(entriesIn(file(...entries(MOST_ENTRIES)))).toHaveLength(MOST_ENTRIES);
+    expect(visitsFrom(file(...entries(MOST_ENTRIES + 1)), "Europe/Copenhagen")).toBe("too-many");
   });
 });

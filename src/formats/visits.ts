@@ -70,23 +70,23 @@ function entriesOf(component: ICAL.Component, moved: readonly ICAL.Event[], time
   }));
 }
 
-/** What somebody's calendar (RFC 5545) says of visits, in the studio's time zone; null where it is no calendar. */
-export function visitsFrom(text: string, timeZone: string): CalendarEntry[] | null {
+/**
+ * What somebody's calendar (RFC 5545) says of visits, in the studio's time zone; null where it is no calendar. One of more entries
+ * than are looked through is not begun: reading it would hold the tablet up.
+ */
+export function visitsFrom(text: string, timeZone: string): CalendarEntry[] | "too-many" | null {
+  if ((text.match(/^BEGIN:VEVENT/gim) ?? []).length > MOST_ENTRIES) return "too-many";
   try {
     const root = new ICAL.Component(ICAL.parse(text) as unknown[]);
     if (root.name !== "vcalendar") return null;
     for (const zone of root.getAllSubcomponents("vtimezone")) ICAL.TimezoneService.register(zone);
-    const events = root.getAllSubcomponents("vevent").slice(0, MOST_ENTRIES);
-    const moved = events.filter((each) => each.hasProperty("recurrence-id")).map((each) => new ICAL.Event(each));
+    const events = root.getAllSubcomponents("vevent");
+    const moved = new Map<string, ICAL.Event[]>();
+    for (const each of events.filter((own) => own.hasProperty("recurrence-id")).map((own) => new ICAL.Event(own)))
+      moved.set(each.uid, [...(moved.get(each.uid) ?? []), each]);
     return events
       .filter((each) => !each.hasProperty("recurrence-id"))
-      .flatMap((each) =>
-        entriesOf(
-          each,
-          moved.filter(({ uid }) => uid === new ICAL.Event(each).uid),
-          timeZone,
-        ),
-      );
+      .flatMap((each) => entriesOf(each, moved.get(new ICAL.Event(each).uid) ?? [], timeZone));
   } catch {
     return null;
   }

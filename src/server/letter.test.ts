@@ -1,3 +1,4 @@
+import { crc32 } from "node:zlib";
 import sharp from "sharp";
 import { describe, expect, test } from "vitest";
 import { letterFrom, pictureFrom } from "./letter";
@@ -33,6 +34,21 @@ describe("a letter", () => {
     expect({ exif, width, format }).toEqual({ exif: undefined, width: 1600, format: "jpeg" });
     expect([await pictureFrom(Buffer.from("%PDF-1.7")), await pictureFrom(Buffer.from(""))]).toEqual([null, null]);
   });
+  test("of more pixels than a scanner makes is turned away by its first bytes, before anything is drawn", async () => {
+    const small = await picture(40, 30).png().toBuffer();
+    const huge = Buffer.from(small);
+    huge.writeUInt32BE(60_000, 16); // the width that the header says
+    huge.writeUInt32BE(60_000, 20);
+    huge.writeUInt32BE(crc32(huge.subarray(12, 29)), 29);
+    expect(await letterFrom(huge)).toEqual({ ok: false, problem: "not-a-letter" });
+    const fits = Buffer.from(small);
+    fits.writeUInt32BE(crc32(fits.subarray(12, 29)), 29);
+    expect(fits.equals(small)).toBe(true); // or the header above was wrong for another reason
+  });
+  test("by many at once is drawn by all of them", async () => {
+    const bytes = await picture(1200, 900).jpeg().toBuffer();
+    expect((await Promise.all(Array.from({ length: 12 }, () => pictureFrom(bytes)))).filter((each) => each !== null)).toHaveLength(12);
+  });
   test("is what its first bytes say: a PDF as it is, any picture as a JPEG, anything else none", async () => {
     const pdf = Buffer.from("%PDF-1.7\n1 0 obj\n");
     expect(await letterFrom(pdf)).toEqual({ ok: true, file: { mediaType: "application/pdf", bytes: pdf } });
@@ -46,6 +62,9 @@ describe("a letter", () => {
       Buffer.from(""),
       Buffer.from("PK\u0003\u0004"),
       (await picture(40, 30).jpeg().toBuffer()).subarray(0, 200),
+      Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30"/></svg>`),
+      Buffer.from("47494638396101000100800000000000ffffff21f90401000000002c00000000010001000002024401003b", "hex"), // a GIF
+      await picture(40, 30).tiff().toBuffer(),
     ])
       expect(await letterFrom(bytes)).toEqual({ ok: false, problem: "not-a-letter" });
   });

@@ -1,4 +1,5 @@
 import "server-only";
+import pLimit from "p-limit";
 import sharp from "sharp";
 
 /** A letter as it is kept: pictures without anything but the picture, PDFs as they came. */
@@ -6,24 +7,30 @@ export type LetterFile = { mediaType: "image/jpeg" | "application/pdf"; bytes: B
 export type LetterProblem = "not-a-letter" | "too-large";
 
 const MOST_PIXELS = 60_000_000;
+const MOST_S = 10;
+/** What a phone or a scanner makes, and nothing that draws or runs: every other decoder is shut, whatever a file calls itself. */
+const DECODERS = ["Jpeg", "Png", "Webp", "Heif"] as const;
+sharp.block({ operation: ["VipsForeignLoad"] });
+sharp.unblock({ operation: DECODERS.map((name) => `VipsForeignLoad${name}Buffer`) });
+/** Threads are shared with the hashing of passwords: pictures take half of them and wait for each other, and no sign-in for them. */
+sharp.concurrency(1);
+const inTurn = pLimit(2);
 const LONGEST_SIDE_PX = 2400;
 const QUALITY = 82;
 const PICTURE_SIDE_PX = 1600;
 const isPdf = (bytes: Buffer): boolean => bytes.subarray(0, 5).toString("latin1") === "%PDF-";
 
 /** A picture drawn anew, upright, no larger than this, without place, time or camera; null where it is none. */
-async function drawnAnew(bytes: Buffer, longestSidePx: number): Promise<Buffer | null> {
-  try {
-    return await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "error" })
+const drawnAnew = (bytes: Buffer, longestSidePx: number): Promise<Buffer | null> =>
+  inTurn(() =>
+    sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "error" }) // its size is read before anything is drawn
       .rotate() // as the camera was held: that, too, is said in what is taken away
       .resize({ width: longestSidePx, height: longestSidePx, fit: "inside", withoutEnlargement: true })
       .flatten({ background: "#ffffff" })
       .jpeg({ quality: QUALITY })
-      .toBuffer();
-  } catch {
-    return null;
-  }
-}
+      .timeout({ seconds: MOST_S })
+      .toBuffer(),
+  ).catch(() => null);
 
 /** A picture of a repetition as it is kept; null where it is none. */
 export const pictureFrom = (bytes: Buffer): Promise<Buffer | null> => drawnAnew(bytes, PICTURE_SIDE_PX);

@@ -237,6 +237,33 @@ test("a client that a list shows is not thereby looked at, nor asked of the stud
   expect(await reads()).toBe(before);
 });
 
+test("of a studio of hundreds those who need an eye come first, and anybody is found by name", async ({ trainer: page }) => {
+  const [studio] = await sql<{ id: string }>(`select id from studio where name like 'Studio above%'`);
+  const mine = [studio?.id];
+  await sql(
+    `with made as (insert into client (studio_id, id, created_by) select $1, gen_random_uuid(), 'test' from generate_series(1, 220) returning id)
+     insert into client_revision (studio_id, id, created_by, client_id, name, birth_year, sex, goal)
+       select $1, gen_random_uuid(), 'test', id, 'Zz number ' || row_number() over (), 1960, 'female', 'to be many' from made`,
+    mine,
+  );
+  try {
+    await page.goto("/clients");
+    await expect(page.getByRole("status").filter({ hasText: "Who needs an eye first." })).toContainText(/\d+ more are in the studio/);
+    expect(await page.getByRole("listitem").filter({ hasText: "Zz number" }).count()).toBeLessThan(200);
+    await page.getByRole("textbox", { name: "Search" }).fill("zz number 217");
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("status").filter({ hasText: "Found by “zz number 217”." })).toBeVisible();
+    await expect(page.getByRole("link", { name: /Zz number 217/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole("textbox", { name: "Search" }).fill("");
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("status").filter({ hasText: "Who needs an eye first." })).toBeVisible();
+  } finally {
+    await sql(`delete from client_revision where studio_id = $1 and created_by = 'test' and goal = 'to be many'`, mine);
+    await sql(`delete from client c where studio_id = $1 and not exists (select 1 from client_revision v where v.client_id = c.id)`, mine);
+  }
+});
+
 test("of many documents asked for at once the last come as facts, which the device draws, without a connection as well", async ({
   trainer: page,
   complaints,

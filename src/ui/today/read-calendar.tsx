@@ -38,11 +38,13 @@ export function ReadCalendar(props: { clients: readonly { id: string; name: stri
   const read = async (file: File | undefined): Promise<void> => {
     setUnread(null);
     if (!file) return;
-    const { visitsFrom } = await import("../../formats/visits");
-    const entries = file.size > MOST_BYTES ? null : visitsFrom(await file.text(), timeZone);
-    if (entries) setRows(preview(entries, clients, visits));
-    else
-      setUnread(file.size > MOST_BYTES ? "This file is larger than 4 MB." : "This is no calendar file that can be read (it ends in .ics).");
+    if (file.size > MOST_BYTES) return setUnread("This file is larger than 4 MB. Save a shorter span of time from your calendar.");
+    const { MOST_ENTRIES, visitsFrom } = await import("../../formats/visits");
+    const entries = visitsFrom(await file.text(), timeZone);
+    if (entries === "too-many")
+      setUnread(`This calendar has more than ${MOST_ENTRIES} entries. Save a shorter span of time from your calendar, and read that.`);
+    else if (entries) setRows(preview(entries, clients, visits));
+    else setUnread("This is no calendar file that can be read (it ends in .ics).");
   };
   const kept = rows ? keptOf(rows) : [];
   const options = [{ id: NOBODY, label: "nobody here" }, ...clients.map(({ id, name }) => ({ id, label: name }))];
