@@ -1,6 +1,6 @@
 import "server-only";
-import pLimit from "p-limit";
 import sharp from "sharp";
+import { inTurn } from "./in-turn";
 
 /** A letter as it is kept: pictures without anything but the picture, PDFs as they came. */
 export type LetterFile = { mediaType: "image/jpeg" | "application/pdf"; bytes: Buffer };
@@ -14,7 +14,6 @@ sharp.block({ operation: ["VipsForeignLoad"] });
 sharp.unblock({ operation: DECODERS.map((name) => `VipsForeignLoad${name}Buffer`) });
 /** Threads are shared with the hashing of passwords: pictures take half of them and wait for each other, and no sign-in for them. */
 sharp.concurrency(1);
-const inTurn = pLimit(2);
 const LONGEST_SIDE_PX = 2400;
 const QUALITY = 82;
 const PICTURE_SIDE_PX = 1600;

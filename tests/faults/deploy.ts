@@ -133,10 +133,12 @@ tell(
   `${paths.length} pages, ${wrong.length} not answered ${wrong[0] ?? ""}`,
   wrong.length === 0,
 );
-const [{ count = NaN } = {}] = await sql<{ count: number }>(
-  `select count(*)::int as count from pg_stat_activity where usename = 'ponderis_app'`,
+const [held] = await sql<{ count: number }>(`select count(*)::int as count from pg_stat_activity where usename = 'ponderis_app'`);
+tell(
+  "the database has the pool's connections alone",
+  `${held?.count} of at most ${MOST_CONNECTIONS}`,
+  Number(held?.count) <= MOST_CONNECTIONS,
 );
-tell("the database has the pool's connections alone", `${count} of at most ${MOST_CONNECTIONS}`, count <= MOST_CONNECTIONS);
 
 const at = await sessions(8);
 const devices = at.map(

@@ -4,6 +4,7 @@ import { inStudio, readStudio } from "../../../../data/orm";
 import { audit } from "../../../../data/scope";
 import { listClients } from "../../../../data/repos/client.repo";
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION } from "../../../../formats/archive";
+import { inTurn } from "../../../../server/in-turn";
 import { signedIn } from "../../../../server/session";
 
 /** The whole studio as JSON, client by client as it is read: it is never in memory at once. */
@@ -20,7 +21,7 @@ export async function GET(): Promise<Response> {
     yield `${JSON.stringify(head).slice(0, -1)},"clients":[`;
     let isFirst = true;
     for (const { id } of clients) {
-      const client = await readStudio(studioId, (em) => archiveOf(scope, em, id));
+      const client = await inTurn(() => readStudio(studioId, (em) => archiveOf(scope, em, id)));
       if (!client) continue; // erased a moment ago
       yield `${isFirst ? "" : ","}${JSON.stringify(client)}`;
       isFirst = false;

@@ -3,6 +3,7 @@ import { REVIEW_SESSIONS } from "../../../../../data/repos/record.repo";
 import { summariesOf } from "../../../../../data/repos/summary.repo";
 import { bundleOf } from "../../../../../formats/fhir";
 import { requireRecord } from "../../../../../server/record";
+import { inTurn } from "../../../../../server/in-turn";
 import { signedIn } from "../../../../../server/session";
 import { clinicalSummary } from "../../../../../ui/letter/clinical-summary";
 import { letterPdf } from "../../../../../ui/letter/letter-pdf";
@@ -25,7 +26,7 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
   const { name, birthYear } = record.client;
   const letters = [];
   for (const letter of kept.slice(0, MOST_LETTERS)) {
-    const pdf = await letterPdf({ ...letter, studioName: by.studioName, clientName: name, birthYear });
+    const pdf = await inTurn(() => letterPdf({ ...letter, studioName: by.studioName, clientName: name, birthYear }));
     letters.push({
       id: letter.id,
       day: letter.day,

@@ -1,4 +1,5 @@
 import { requireRecord } from "../../../../../server/record";
+import { inTurn } from "../../../../../server/in-turn";
 import { signedIn } from "../../../../../server/session";
 import { homeSheet } from "../../../../../ui/plan/home-sheet";
 import { sheetPdf } from "../../../../../ui/plan/sheet-pdf";
@@ -16,7 +17,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   const sheet = homeSheet(record, by.today, by.unitSystem);
   if (!sheet) return new Response(null, { status: 404 });
   const isLarge = new URL(request.url).searchParams.get("print") === "large";
-  const bytes = await sheetPdf({ title: "At home", ...sheet, isLarge });
+  const bytes = await inTurn(() => sheetPdf({ title: "At home", ...sheet, isLarge }));
   return new Response(new Uint8Array(bytes), {
     headers: {
       "content-type": "application/pdf",

@@ -1,6 +1,7 @@
 import { readStudio } from "../../../../../../data/orm";
 import { summariesOf } from "../../../../../../data/repos/summary.repo";
 import { requireRecord } from "../../../../../../server/record";
+import { inTurn } from "../../../../../../server/in-turn";
 import { signedIn } from "../../../../../../server/session";
 import { letterPdf } from "../../../../../../ui/letter/letter-pdf";
 
@@ -16,7 +17,9 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
   const { client } = await requireRecord(clientId);
   const letter = (await readStudio(by.scope.studioId, (em) => summariesOf(by.scope, em, clientId))).find(({ id }) => id === summaryId);
   if (!letter) return new Response(null, { status: 404 });
-  const bytes = await letterPdf({ ...letter, studioName: by.studioName, clientName: client.name, birthYear: client.birthYear });
+  const bytes = await inTurn(() =>
+    letterPdf({ ...letter, studioName: by.studioName, clientName: client.name, birthYear: client.birthYear }),
+  );
   return new Response(new Uint8Array(bytes), {
     headers: {
       "content-type": "application/pdf",
