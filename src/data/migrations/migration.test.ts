@@ -1,5 +1,8 @@
-import { readFileSync } from "node:fs";
+import { execFileSync } from "node:child_process";
+import { readdirSync, readFileSync } from "node:fs";
+import { fileURLToPath } from "node:url";
 import { gunzipSync } from "node:zlib";
+import type { MikroORM } from "@mikro-orm/postgresql";
 import { Client } from "pg";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { currentPlans, fitContextOf } from "../../core/record/derive";
@@ -25,12 +28,22 @@ async function behindPolicies<T>(database: string | null, work: (run: Run) => Pr
     await client.end();
   }
 }
-async function migrate(upTo?: string): Promise<void> {
-  process.env["DATABASE_OWNER_URL"] = there;
+async function ownerAt(url: string): Promise<MikroORM> {
+  process.env["DATABASE_OWNER_URL"] = url;
   const orm = await openOwnerOrm();
   process.env["DATABASE_OWNER_URL"] = here;
+  return orm;
+}
+async function migrateAt(url: string, upTo?: string): Promise<void> {
+  const orm = await ownerAt(url);
   await orm.getMigrator().up(upTo === undefined ? undefined : { to: upTo });
   await orm.close();
+}
+const migrate = (upTo?: string): Promise<void> => migrateAt(there, upTo);
+/** Copied in by psql, as it was written down. */
+function load(database: string, words: Buffer): void {
+  const url = (process.env["DATABASE_SUPER_URL"] ?? "").replace(/\/[^/?]+\?/, `/${database}?`);
+  execFileSync("psql", ["-q", "-v", "ON_ERROR_STOP=1", url], { input: words, stdio: ["pipe", "ignore", "pipe"] });
 }
 const there = here.replace(/[^/]+$/, NAME);
 async function countsOf(run: Run, tables: readonly string[]): Promise<Record<string, unknown>> {
@@ -114,6 +127,47 @@ describe("the demo of the release before", () => {
     }
     await orm.close();
     expect(read).toBe(74);
+  }, 120_000);
+});
+
+/**
+ * The demo as each release kept it, four clients of it: data alone, as pg_dump writes it (--data-only --disable-triggers), under the
+ * name of its last migration. A release adds its own.
+ */
+const RELEASES = readdirSync(new URL(".", import.meta.url)).flatMap((name) => /^release-(\d{4})\.sql\.gz$/.exec(name)?.[1] ?? []);
+test("there is one of every second release or so", () => expect(RELEASES.length).toBeGreaterThanOrEqual(7));
+describe.each(RELEASES)("data of the release that ended with migration %s", (number) => {
+  const name = `release_${number}_${process.pid}`;
+  const url = here.replace(/[^/]+$/, name);
+  beforeAll(() => behindPolicies(null, (run) => run(`create database ${name} owner ponderis_owner`)), 60_000);
+  afterAll(() => behindPolicies(null, (run) => run(`drop database ${name} with (force)`)));
+  test("is brought to this one whole, and every client reads as they were", async () => {
+    await migrateAt(url, `migration-${number}`);
+    const file = fileURLToPath(new URL(`./release-${number}.sql.gz`, import.meta.url));
+    load(name, gunzipSync(readFileSync(file)));
+    const kept = await behindPolicies(name, (run) => countsOf(run, KEPT));
+    await migrateAt(url);
+    expect(await behindPolicies(name, (run) => countsOf(run, KEPT))).toEqual(kept);
+    const orm = await ownerAt(url);
+    const clients = (await behindPolicies(name, (run) =>
+      run(`select c.studio_id as "studioId", c.id, count(distinct s.id)::int as sessions, count(p.id) filter (where not p.voided)::int as sets,
+                  (select count(*)::int from decision d where d.client_id = c.id) as decisions
+             from client c left join training_session s on s.client_id = c.id left join performed_set p on p.session_id = s.id group by 1, 2`),
+    )) as { studioId: string; id: string; sessions: number; sets: number; decisions: number }[];
+    expect(clients).toHaveLength(4);
+    for (const { studioId, id, ...counted } of clients) {
+      const record = await inStudio(studioId, (em) => loadRecord({ studioId, actorId: "test" }, em, id, 1000), orm);
+      if (!record) throw new Error(`nobody of the id ${id}`);
+      const { sessions, decisions } = record;
+      expect({
+        sessions: sessions.length,
+        sets: sessions.reduce((sum, { sets }) => sum + sets.length, 0),
+        decisions: decisions.length,
+      }).toEqual(counted);
+      expect(fitContextOf(record, "2026-12-31")?.ceilings.length).toBeGreaterThan(0);
+      expect(currentPlans(record).length).toBeGreaterThan(0);
+    }
+    await orm.close();
   }, 120_000);
 });
 

@@ -40,27 +40,27 @@ import { audit, type Scope, stamp } from "../scope";
 import { toStored } from "../setting";
 
 /**
- * One line for each client. What is recent is read for the whole studio at once, the latest of a client by its own index, and signs
- * by the indexes of where signs were said: a client of five years costs what one of five weeks does.
+ * One line for each client. The last week and what waits are read for the whole studio at once, the latest of a client by its own
+ * index, and signs by the indexes of where signs were said: a client of five years costs what one of five weeks does.
  */
 const LIST_SQL = `
 with mine as (select ?::uuid as studio_id, ?::date as today),
-recent as materialized (
-  select s.studio_id, s.id, s.client_id, s.day, s.created_at, s.ended_at,
-    (select true from response r where r.studio_id = s.studio_id and r.session_id = s.id limit 1) is true as is_answered
-    from training_session s where s.studio_id = ?::uuid and s.day > ?::date - 30),
+lately as materialized (
+  select s.studio_id, s.id, s.client_id, s.day, s.created_at, s.ended_at from training_session s where s.studio_id = ?::uuid and s.day > ?::date - 8),
 missing as (
-  select r.client_id, max(r.day)::text as day from recent r join mine using (studio_id)
-   where r.day < mine.today and r.day > mine.today - 8 and not r.is_answered
-     and exists (select 1 from performed_set p where p.studio_id = r.studio_id and p.session_id = r.id and not p.voided) group by 1),
+  select s.client_id, max(s.day)::text as day from lately s join mine using (studio_id)
+   where s.day < mine.today and not exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id)
+     and exists (select 1 from performed_set p where p.studio_id = s.studio_id and p.session_id = s.id and not p.voided) group by 1),
 on_day as (
-  select r.client_id, bool_or(r.ended_at is null) as is_open, (array_agg(r.ended_at is null order by r.created_at desc, r.id desc))[1] as is_last_open
-    from recent r join mine using (studio_id) where r.day = mine.today group by 1),
+  select s.client_id, bool_or(s.ended_at is null) as is_open, (array_agg(s.ended_at is null order by s.created_at desc, s.id desc))[1] as is_last_open
+    from lately s join mine using (studio_id) where s.day = mine.today group by 1),
 waiting as (
-  select r.client_id, coalesce(u.line, u.pattern) as work, u.side, max(r.day) as day
-    from recent r join session_item i on i.studio_id = r.studio_id and i.session_id = r.id and not i.is_decided
+  select s.client_id, coalesce(u.line, u.pattern) as work, u.side, max(s.day) as day
+    from mine join session_item i on i.studio_id = mine.studio_id and not i.is_decided
+    join training_session s on s.studio_id = i.studio_id and s.id = i.session_id and s.day > mine.today - 30
     join prescription p on p.studio_id = i.studio_id and p.id = i.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id
-   where r.is_answered and exists (select 1 from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided) group by 1, 2, 3),
+   where exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id)
+     and exists (select 1 from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided) group by 1, 2, 3),
 undecided as (
   select w.client_id, count(*)::int as lines from mine join waiting w on not exists (
     select 1 from training_session s join decision d on d.studio_id = s.studio_id and d.session_id = s.id
