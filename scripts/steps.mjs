@@ -128,7 +128,7 @@ export function serve(env, database) {
 export async function migrate(urls) {
   const file = join(root, '.data', 'auth-secret')
   const before = existsSync(file) ? { SECRET_BEFORE: readFileSync(file, 'utf8').trim() } : {}
-  const said = await run(bin('tsx'), ['src/data/migrate.ts'], { ...urls, ...before })
+  const said = await run(bin('tsx'), ['src/data/migrate.ts'], { ...urls, ...before, TELL_SECRET: '1' })
   return /^secret (\S+)$/m.exec(said)?.[1] ?? ''
 }
 

@@ -121,8 +121,10 @@ export function ClientList(props: {
       </Row>
       {(hiddenCount > 0 || foundBy !== "") && (
         <Notice style={{ marginTop: 12 }} role="status">
-          {foundBy === "" ? "Who needs an eye first." : `Found by “${foundBy}”.`}
-          {hiddenCount > 0 && ` ${hiddenCount} more are in the studio:`} Type a name and press Enter to look among all.
+          {foundBy === ""
+            ? `Those who need an eye come first; ${hiddenCount} more are in the studio. Type a name and press Enter to look among all. `
+            : `Found by “${foundBy}”${hiddenCount > 0 ? `, and ${hiddenCount} more` : ""}. `}
+          {foundBy !== "" && <Link href="/clients">Everybody</Link>}
         </Notice>
       )}
       <Lines>

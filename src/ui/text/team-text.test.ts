@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from "node:fs";
 import { expect, test } from "vitest";
 import { asReadIn } from "../../core/record/read-in";
 import { auditText, byText, makerText } from "./team-text";
@@ -17,6 +18,21 @@ test("what happens at the door and to the team is said in words, and of a client
   expect(of("signed-in")).toBe("signed in");
   expect(of("made-gone")).toBe("took somebody out of the team");
   expect(of("read", "client", "Runa Skov")).toBe("read Runa Skov");
-  expect(of("made", "page_link")).toBe("made page link");
+  expect(of("made", "page_link")).toBe("made a link to a client’s page");
+  expect(of("revised", "client", "Runa Skov")).toBe("changed the details of Runa Skov");
+  expect(of("read", "client")).toBe("read a client");
   expect(of("made-lead", "client")).not.toContain("somebody");
+});
+
+test("whatever the studio writes down of a thing has words of its own", () => {
+  const folders = ["loop", "repos"].map((name) => new URL(`../../data/${name}/`, import.meta.url));
+  const sources = folders.flatMap((folder) => readdirSync(folder).map((name) => readFileSync(new URL(name, folder), "utf8")));
+  const written = sources.flatMap((text) =>
+    [...text.matchAll(/audit\(scope, em, "([a-z-]+)", "([a-z_]+)"/g)].map(([, verb = "", tableName = ""]) => ({ verb, tableName })),
+  );
+  expect(written.length).toBeGreaterThan(25);
+  for (const { verb, tableName } of written.filter((each) => each.tableName !== "client")) {
+    const plain = `${verb.replaceAll("-", " ")} ${tableName.replaceAll("_", " ")}`;
+    expect([plain, auditText({ verb, tableName, clientName: null }) === plain]).toEqual([plain, false]);
+  }
 });
