@@ -1,4 +1,5 @@
 import { setTimeout as pause } from "node:timers/promises";
+import { isDeepStrictEqual } from "node:util";
 import { Client } from "pg";
 import { today as todayIn } from "@internationalized/date";
 import { type ClientArchive } from "../../src/formats/archive";
@@ -71,6 +72,15 @@ async function measured(work: () => Promise<unknown>, factCount = 1000): Promise
   };
 }
 
+/** Facts by their ids, but for who made them: that is whoever reads them in. */
+const unsigned = ({ tables }: ClientArchive) =>
+  Object.fromEntries(
+    Object.entries(tables).map(([table, facts]) => [
+      table,
+      facts.map(({ created_by: _, ...fact }) => fact).toSorted((a, b) => String(a["id"]).localeCompare(String(b["id"]))),
+    ]),
+  );
+
 const STATIONS = "handover letter own-page screen assess limits fit plan floor morning review school home-kit sheet".split(" ");
 async function measureAll(clientId: string): Promise<Map<string, Measured>> {
   const { cookie } = await server.signIn();
@@ -103,6 +113,9 @@ async function measureAll(clientId: string): Promise<Map<string, Measured>> {
     taken.push(copy);
   };
   found.set(moving("A client read in"), await measured(take, factCount));
+  const [copy] = taken;
+  const back = copy && (await inStudio(empty.studioId, (em) => archiveOf(empty, em, copy.id)));
+  if (!copy || !back || !isDeepStrictEqual(unsigned(copy), unsigned(back))) throw new Error("a client did not come back as they were");
   const erase = async (): Promise<unknown> => inStudio(empty.studioId, (em) => eraseClient(empty, em, taken.pop()?.id ?? ""));
   found.set(moving("A client erased"), await measured(erase, factCount));
   return found;

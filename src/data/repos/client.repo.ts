@@ -59,8 +59,8 @@ waiting as (
     from mine join session_item i on i.studio_id = mine.studio_id and not i.is_decided
     join training_session s on s.studio_id = i.studio_id and s.id = i.session_id and s.day > mine.today - 30
     join prescription p on p.studio_id = i.studio_id and p.id = i.prescription_id join rung u on u.studio_id = p.studio_id and u.id = p.rung_id
-   where exists (select 1 from response r where r.studio_id = s.studio_id and r.session_id = s.id)
-     and exists (select 1 from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided) group by 1, 2, 3),
+   where (select true from response r where r.studio_id = s.studio_id and r.session_id = s.id limit 1)
+     and (select true from performed_set f where f.studio_id = i.studio_id and f.item_id = i.id and not f.voided limit 1) group by 1, 2, 3),
 undecided as (
   select w.client_id, count(*)::int as lines from mine join waiting w on not exists (
     select 1 from training_session s join decision d on d.studio_id = s.studio_id and d.session_id = s.id
