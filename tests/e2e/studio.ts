@@ -22,7 +22,7 @@ export const test = base.extend<{ trainer: Page; complaints: string[] }, { serve
     page.on("console", (message) => {
       if (message.type() === "error") complaints.push(`${message.text()} ${message.location().url}`);
     });
-    page.on("pageerror", (error) => complaints.push(String(error)));
+    page.on("pageerror", (error) => complaints.push(`${page.url()}: ${String(error)}`));
     await beSignedIn(page);
     await provide(page);
     expect(complaints).toEqual([]);
