@@ -7,7 +7,7 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
   return (
     <MessageScreen title="This did not load">
       <p>The studio&apos;s server or its database did not answer. Sets logged on the floor are safe on this tablet and will be sent.</p>
-      {error.digest && <p>If you ask us about it, say {error.digest}: it is all that our log holds of it.</p>}
+      {error.digest && <p>If you ask us about it, say {error.digest}: our log finds it by that, and holds nothing of anybody.</p>}
       <Button $tone="primary" onPress={reset}>
         Try again
       </Button>

@@ -54,7 +54,8 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get("x-nonce") ?? undefined;
-  const timeZone = (await signedIn())?.timeZone ?? "UTC"; // a private page brings its own
+  // a private page brings its own; where the studio does not answer the page says so, and this is only its frame
+  const by = await signedIn().catch(() => null);
   return (
     <html lang="en" className={[text, head, textExt, headExt].map(({ variable }) => variable).join(" ")}>
       <head>
@@ -63,7 +64,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <StyledRegistry nonce={nonce}>
           <Providers>
-            <StudioClock timeZone={timeZone}>{children}</StudioClock>
+            <StudioClock timeZone={by?.timeZone ?? "UTC"}>{children}</StudioClock>
           </Providers>
         </StyledRegistry>
       </body>

@@ -7,7 +7,7 @@ import { cluster, database, Device, freshDemo, lostOf, pause, print, Server, ses
  * PgBouncer in transaction mode, both Debian's, and tablets at work through both. As root: it installs them.
  */
 const [TLS_PORT, PLAIN_PORT, POOL_PORT, WEB_PORT] = [4493, 4480, 4632, 4297];
-const MOST_CONNECTIONS = 20 + 5; // the pool's, and what health keeps
+const MOST_CONNECTIONS = 20; // the pool's own, health's among them
 const FOLDER = "/var/tmp/ponderis-deploy";
 const front = `https://127.0.0.1:${TLS_PORT}`;
 process.env["NODE_TLS_REJECT_UNAUTHORIZED"] = "0"; // a certificate of our own

@@ -5,6 +5,7 @@ import { calmCeilings, complaint, contextWith, limit } from "../fit/fit.fixture"
 import { schoolOf } from "../school/school";
 import { buildSession, type BuiltSession, hardAndHold, type SessionAsked } from "./build";
 import type { SessionItem } from "./session";
+import { ASKED } from "./session.fixture";
 import { SKELETONS } from "./skeletons.data";
 
 /**
@@ -12,15 +13,6 @@ import { SKELETONS } from "./skeletons.data";
  * must hold; this one says that nothing moved unseen. A line that changes is what a client does that changes: look at it, and
  * write it anew with `npx vitest run -u`.
  */
-const ASKED: SessionAsked = {
-  minutes: 75,
-  purpose: "first-strength",
-  skeletonId: null,
-  weak: { kind: "knee" },
-  weakSide: "right",
-  planned: [],
-  sessionNumber: 0,
-};
 const calmRows = CATALOGUE.map(({ id }) => id);
 const by = (positions: Record<string, string>, more: Partial<FitContext> = {}): FitContext =>
   contextWith({ calmRows, school: schoolOf({ preset: "mainstream", positions }), ...more });
@@ -90,7 +82,7 @@ const BUILT: Record<string, [FitContext, Partial<SessionAsked>]> = {
   "a band and a drag, moderate": [by({ "first-knee-work": "band-and-drag", "abduction-dose": "moderate" }), {}],
 };
 test.each(Object.entries(BUILT))("a session: %s", async (name, [context, more]) => {
-  const built = buildSession(context, { ...ASKED, ...more });
+  const built = buildSession(context, { ...ASKED, minutes: 75, ...more });
   expect(built.items.length).toBeGreaterThan(0);
   await written(name, lines(built));
 });

@@ -5,7 +5,7 @@ import { complaint, contextWith, limit } from "../fit/fit.fixture";
 import { judge } from "../fit/judge";
 import { schoolOf } from "../school/school";
 import { SCREEN_RULES } from "../screen/rules.data";
-import { buildSession, hardAndHold, partOf, type SessionAsked } from "./build";
+import { buildSession, hardAndHold, partOf } from "./build";
 import { scan } from "./scan";
 import {
   countsAs,
@@ -28,18 +28,10 @@ import {
   without,
   workS,
 } from "./session";
+import { ASKED } from "./session.fixture";
 import { SKELETONS } from "./skeletons.data";
 
 const context = contextWith();
-const ASKED: SessionAsked = {
-  minutes: 60,
-  purpose: "first-strength",
-  skeletonId: null,
-  weak: { kind: "knee" },
-  weakSide: "right",
-  planned: [],
-  sessionNumber: 0,
-};
 const item = (code: string, part: SessionItem["part"] = "main", more: Partial<SessionItem> = {}): SessionItem => {
   const row = variationByCode(code)!;
   return { id: code, variationId: row.id, setting: {}, part, dose: row.dose, sides: [], ...more };

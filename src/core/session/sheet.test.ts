@@ -72,8 +72,8 @@ describe("nobody watches at home", () => {
     const sore = { ...home, kit: context.kit, ceilings: calmCeilings("kneecap", 0.5) };
     const open = sheetFor(sore, [sides(null, null)]).items[0];
     expect(open?.item.sides).toEqual(sides(null, null).sides);
-    const tooHigh = sheetFor(sore, [sides(0.4, null)]).items[0];
-    expect(tooHigh === undefined || tooHigh.item.sides.every((each) => each.place === undefined)).toBe(true);
+    const tooHigh = sheetFor(sore, [sides(0.4, null)]);
+    expect(tooHigh.items.map(({ item: { sides: taken } }) => taken.map(({ place }) => place))).toEqual([[undefined, undefined]]);
     expect(at(sore, sides(null, null))).toEqual(["step-up-rail", 1]);
   });
   test("what asks little and was never calm, one side or both, is one light set of each", () => {
@@ -83,23 +83,27 @@ describe("nobody watches at home", () => {
       (["right", "left"] as const).map((side) => ({ side, setCount: 1, repetitions: both.dose.repetitionsLow })),
     );
   });
-  test("where nothing is open, an easier one that asks little is taken for one light set", () => {
+  test("of the catalogue everything is taken as it is open, as one light set of what asks little, or left out", () => {
     const rows = CATALOGUE.filter((_, i) => i % 2 === 0).map((row) => ({ row, told: sheetFor(home, [item(row.id)]) }));
-    const lighter = rows.filter(
-      ({ row, told }) => told.items[0] && told.items[0].variationId !== row.id && told.items[0].item.dose.setCount === 1,
-    );
-    const left = rows.filter(({ told }) => told.leftOut.length > 0);
-    expect(rows.every(({ told }) => told.items.length + told.leftOut.length === 1)).toBe(true);
-    expect(left.length).toBeGreaterThan(20);
-    for (const { told } of rows)
+    const seen = { open: 0, light: 0, easier: 0, left: 0 };
+    for (const { row, told } of rows) {
+      expect([row.code, told.items.length + told.leftOut.length]).toEqual([row.code, 1]);
+      seen.left += told.leftOut.length;
       for (const { variationId, setting, recipes, item: taken } of told.items) {
         const { state, reasons } = judge(home, variationById(variationId), setting, "closing");
         const isLittle = reasons[0].code === "ladder-and-trial" && reasons[0].because === "asks-little";
         expect([variationId, state === "open" || isLittle]).toEqual([variationId, true]);
-        if (state !== "open") expect([variationId, taken.dose.setCount]).toEqual([variationId, 1]);
+        if (state === "open") seen.open++;
+        else {
+          seen.light++;
+          expect([variationId, taken.dose.setCount]).toEqual([variationId, 1]);
+        }
+        if (variationId !== row.id) seen.easier++;
         for (const { recipe } of recipes) expect(recipe.length).toBeGreaterThan(0);
       }
-    expect(lighter.length + rows.filter(({ told }) => told.items.length > 0).length).toBeGreaterThan(20);
+    }
+    expect(Math.min(seen.open, seen.light, seen.easier)).toBeGreaterThan(2); // or this shows nothing
+    expect(seen.left).toBeGreaterThan(20);
   });
   test("what asks little and was never calm is one light set", () => {
     const squeeze = item("pillow-squeeze");
