@@ -3,6 +3,7 @@ import { daysBetween } from "../../src/core/day";
 import { judge } from "../../src/core/fit/judge";
 import type { Ceiling } from "../../src/core/limits/ceiling";
 import { RAIL_CHANNELS, railOf } from "../../src/core/limits/rails";
+import { oncePer } from "../../src/core/once";
 import { fitContextOf, openWarningsOf } from "../../src/core/record/derive";
 import { learntOfAll, plannedOf, responseTo, toldDoses } from "../../src/core/record/history";
 import { isSameLine } from "../../src/core/record/line";
@@ -34,15 +35,16 @@ const buildWhere =
   (taken) =>
     isBuild(taken) && broken(taken);
 
-function judged(taken: Taken) {
+/** Where a decision leads, judged anew; several invariants ask for the same one. */
+const judged = oncePer((taken: Taken) => {
   const { record, item, day, next } = taken;
   const rung = plannedOf(record, item)?.rung;
   const context = rung && fitContextOf(record, day, rung.side);
   if (!context || !next) return null;
-  const standing = taken.found.input.current;
-  const from = taken.found.input;
-  return { context, standing, from, to: judge(context, variationById(next.variationId), next.setting), next };
-}
+  const place = placeBefore(taken);
+  const before = place && judge(context, variationById(place.variationId), place.setting);
+  return before && { context, before, to: judge(context, variationById(next.variationId), next.setting), next };
+});
 /** The place that is eased: what stands in the line when it is decided. */
 function placeBefore({ record, item }: Taken) {
   const rung = plannedOf(record, item)?.rung;
@@ -54,12 +56,10 @@ function placeBefore({ record, item }: Taken) {
 }
 const isEase = ({ found, next }: Taken): boolean => found.decision.move === "ease" && next !== null;
 const easeWhere =
-  (broken: (of: NonNullable<ReturnType<typeof judged>>, before: ReturnType<typeof judge>, taken: Taken) => boolean): Invariant =>
+  (broken: (of: NonNullable<ReturnType<typeof judged>>, taken: Taken) => boolean): Invariant =>
   (taken) => {
-    if (!isEase(taken)) return false;
-    const [found, place] = [judged(taken), placeBefore(taken)];
-    if (!found || !place) return false;
-    return broken(found, judge(found.context, variationById(place.variationId), place.setting), taken);
+    const found = isEase(taken) ? judged(taken) : null;
+    return found !== null && broken(found, taken);
   };
 const SLACK = 1e-6;
 
@@ -115,13 +115,13 @@ export const INVARIANTS: Readonly<Record<string, Invariant>> = {
   },
   "an ease to a place that is closed": easeWhere(({ to }) => to.state === "closed" && to.reasons[0].code !== "equipment-missing"),
   "an ease past a limit": easeWhere(({ to }) => to.blocked),
-  "an ease that asks more of a joint that limits, anywhere in its range": easeWhere(({ to }, before) =>
+  "an ease that asks more of a joint that limits, anywhere in its range": easeWhere(({ to, before }) =>
     before.uses.some((use) => {
       const now = to.uses.find(({ ceilingId }) => ceilingId === use.ceilingId);
       return now !== undefined && (now.head > use.head + SLACK || now.high > use.high + SLACK);
     }),
   ),
-  "an ease past a guard rail, anywhere in its range": easeWhere(({ context, to, next }, before) =>
+  "an ease past a guard rail, anywhere in its range": easeWhere(({ context, before, to, next }) =>
     RAIL_CHANNELS.some((channel) => {
       const highest = (of: typeof to): number =>
         Math.max(0, ...of.demands.filter((each) => each.channel === channel).map(({ high }) => high));
@@ -129,7 +129,7 @@ export const INVARIANTS: Readonly<Record<string, Invariant>> = {
       return highest(to) > most + SLACK * most;
     }),
   ),
-  "an ease that nobody feels": easeWhere(({ context, next }, _, { found }) => {
+  "an ease that nobody feels": easeWhere(({ context, next }, { found }) => {
     if (found.decision.rule === "rung-forbidden" || found.decision.rule === "time-away") return false;
     const { levers, fromVariationId, sets, mixed } = next.change;
     if (fromVariationId || sets || mixed) return false;

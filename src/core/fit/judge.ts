@@ -154,7 +154,7 @@ function read(context: FitContext, variation: Variation, setting: Setting, wante
     ...forbidden,
     ...row.ofItself,
     ...railReasons(context, variation, asked.demands),
-    ...counterweightReason(context, variation, setting),
+    ...(wanted.along ? counterweightReason(context, variation, setting) : []), // a pose more to solve: not at the first look
     ...row.missing,
     ...unassembled(context, variation, setting),
   ];

@@ -1,4 +1,5 @@
 import { type Day, daysBetween } from "../day";
+import { oncePer } from "../once";
 
 /** A dose on one channel and side, and how the morning after answered. */
 export interface ToldDose {
@@ -41,16 +42,23 @@ const MODEL = {
 } as const;
 const [REACH, POINTS, HALVINGS] = [0.9, 181, 14];
 
-const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
-const felt = (demand: number, repetitions: number, tolerance: number): number =>
-  Math.log(demand / tolerance) + MODEL.repetitionsPower * Math.log(Math.max(1, repetitions) / MODEL.repetitionsUsual);
-/** Chance of a morning that is calm, noticed or a flare after a dose felt as this. */
-function chanceOf(response: ToldDose["response"], x: number): number {
-  const { noticedAt, flareAt, spread, otherCause } = MODEL;
-  if (response === "calm") return (1 - otherCause) * (1 - logistic((x - noticedAt) / spread));
-  const flare = logistic((x - flareAt) / spread);
+/** The grid keeps its values while belief in them changes. */
+const logsOf = oncePer((values: readonly number[]) => values.map(Math.log));
+/** How far over its usual dose this is felt, in logarithms, before the tolerance is taken from it. */
+const feltOver = (demand: number, repetitions: number): number =>
+  Math.log(demand) + MODEL.repetitionsPower * Math.log(Math.max(1, repetitions) / MODEL.repetitionsUsual);
+const FLARE_LATER = Math.exp((MODEL.noticedAt - MODEL.flareAt) / MODEL.spread);
+/** Chances of something noticed or worse and of a flare after a dose felt as this; one exponential for both, as it is asked so often. */
+function chancesOf(x: number): { bad: number; flare: number } {
+  const odds = Math.exp((x - MODEL.noticedAt) / MODEL.spread);
+  return { bad: 1 - 1 / (1 + odds), flare: 1 - 1 / (1 + odds * FLARE_LATER) };
+}
+/** The same, where a morning may be bad for another reason, too: calm, noticed and flare make one. */
+function chanceOf(response: ToldDose["response"], { bad, flare }: { bad: number; flare: number }): number {
+  const { otherCause } = MODEL;
+  if (response === "calm") return (1 - otherCause) * (1 - bad);
   if (response === "flare") return (1 - otherCause) * flare + otherCause / 3;
-  return (1 - otherCause) * (logistic((x - noticedAt) / spread) - flare) + (2 / 3) * otherCause;
+  return (1 - otherCause) * (bad - flare) + (2 / 3) * otherCause;
 }
 
 const normalized = (weights: readonly number[]): number[] => {
@@ -101,7 +109,8 @@ export function learn(
   keeps: number = response === "calm" ? MODEL.keepsAfterCalm : MODEL.keepsAfterBad,
 ): Tolerance {
   const then = later(belief, day);
-  const weights = then.values.map((value, i) => (then.weights[i] ?? 0) ** keeps * chanceOf(response, felt(demand, repetitions, value)));
+  const over = feltOver(demand, repetitions);
+  const weights = logsOf(then.values).map((log, i) => (then.weights[i] ?? 0) ** keeps * chanceOf(response, chancesOf(over - log)));
   return { ...then, weights: normalized(weights) };
 }
 
@@ -117,13 +126,14 @@ export function quantile({ values, weights }: Tolerance, fraction: number): numb
 
 /** What a dose would be answered with, over all that is believed: it never gets calmer by asking more. */
 export function answerTo({ values, weights }: Tolerance, demand: number, repetitions: number): Record<ToldDose["response"], number> {
+  const [over, logs] = [feltOver(demand, repetitions), logsOf(values)];
   let [all, calm, flare] = [0, 0, 0]; // a loop, for a page asks this tens of thousands of times
-  for (let i = 0; i < values.length; i++) {
-    const x = felt(demand, repetitions, values[i]!);
+  for (let i = 0; i < logs.length; i++) {
+    const chances = chancesOf(over - logs[i]!);
     const weight = weights[i]!;
     all += weight;
-    calm += weight * chanceOf("calm", x);
-    flare += weight * chanceOf("flare", x);
+    calm += weight * chanceOf("calm", chances);
+    flare += weight * chanceOf("flare", chances);
   }
   return { calm, noticed: all - calm - flare, flare }; // the three make one
 }
