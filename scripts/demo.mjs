@@ -2,7 +2,7 @@
 import { bin, buildApp, checkMachine, installPackages, leave, migrate, requireFreePort, run, serve, startDatabase, step, untilHealthy } from './steps.mjs'
 
 const port = Number(process.env.PORT ?? 4180)
-const address = `http://127.0.0.1:${port}`
+const address = `http://localhost:${port}` // by name, since passkeys belong to one
 const reset = process.argv.includes('--reset')
 
 async function main() {
@@ -30,7 +30,7 @@ async function main() {
   await step('Build', buildApp)
   await requireFreePort(port)
   serve({ ...process.env, ...env, PORT: String(port) }, database)
-  await step('Serve', () => untilHealthy(`${address}/api/health`))
+  await step('Serve', () => untilHealthy(`http://127.0.0.1:${port}/api/health`))
   console.log(`\n  Open      ${address}\n  E-mail    trainer@ponderis.example\n  Password  harbour-scale\n\n  A colleague    part-timer@ponderis.example, the same password\n  A client's own page, as on a phone\n            ${address}${ownPage}\n\n  Ctrl-C stops it. npm run demo -- --reset starts the data over.`)
 }
 

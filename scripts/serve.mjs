@@ -85,6 +85,11 @@ function countDocument(request, response) {
   response.once('close', () => documentsNow--)
 }
 
+/** A page typed by the machine's number where it goes by its name: cookies and passkeys belong to the name. Next's own asking stays as it is. */
+const own = process.env.APP_URL ? new URL(process.env.APP_URL) : null
+const isByNumber = ({ headers }) =>
+  own?.hostname === 'localhost' && headers.host === `127.0.0.1:${own.port}` && headers['sec-fetch-mode'] === 'navigate'
+
 async function serve() {
   const server = createServer()
   const app = next({ dev: isDev, dir: root, hostname, port, httpServer: server })
@@ -99,6 +104,7 @@ async function serve() {
     response.setHeader('referrer-policy', 'same-origin')
     response.setHeader('permissions-policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()')
     if (isSecure) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains')
+    if (isByNumber(request)) return response.writeHead(307, { location: `${own.origin}${request.url}` }).end()
     const refusal = refusalOf(request)
     if (refusal === null) return handle(request, response)
     turnAway(request, response, refusal)

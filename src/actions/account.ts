@@ -1,13 +1,14 @@
 "use server";
-import { headers } from "next/headers";
+import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { revalidatePath } from "next/cache";
 import { MemberRow } from "../data/entities";
 import { inStudio } from "../data/orm";
 import { auth } from "../server/auth";
-import { changePassword, endDevice, type PasswordChange } from "../server/devices";
-import { type SignInProblem, signInBy } from "../server/sign-in";
-import { chooseStudio, requireSignedIn } from "../server/session";
+import { changePassword, endDevice } from "../server/devices";
+import { DEVICE_COOKIE, devicesAreMine } from "../server/known-device";
+import { type SignInProblem, signInBy, signInByCode } from "../server/sign-in";
+import { chooseStudio, requireAtTheDoor, requireSignedIn } from "../server/session";
 
 export type { Device } from "../server/devices";
 export type { SignInProblem } from "../server/sign-in";
@@ -17,6 +18,11 @@ export async function signInAction(email: string, password: string): Promise<Sig
   return (await signInBy(String(email), String(password))) ?? redirect("/");
 }
 
+/** The second step, where the first asked for it. */
+export async function signInByCodeAction(code: string): Promise<SignInProblem> {
+  return (await signInByCode(String(code))) ?? redirect("/");
+}
+
 export async function signOutAction(): Promise<void> {
   await auth().api.signOut({ headers: await headers() });
   redirect("/sign-in");
@@ -24,22 +30,29 @@ export async function signOutAction(): Promise<void> {
 
 /** Signs another of this person's devices out. */
 export async function endDeviceAction(id: string): Promise<void> {
-  await requireSignedIn();
+  await requireAtTheDoor();
   await endDevice(String(id));
   revalidatePath("/account");
 }
 
 /** A new password, and every other device signed out, or why it was not taken. This device gets a new session with it. */
-export async function changePasswordAction(current: string, next: string): Promise<Exclude<PasswordChange, "changed">> {
-  const { scope } = await requireSignedIn();
+export async function changePasswordAction(current: string, next: string): Promise<"wrong" | "too-many"> {
+  const { scope } = await requireAtTheDoor();
   const change = await changePassword(scope.actorId, String(current), String(next));
-  if (change === "changed") redirect("/account?changed=yes");
-  return change;
+  if (change.ok) redirect("/account?changed=yes");
+  return change.why;
+}
+
+/** New devices were this person's own. */
+export async function devicesAreMineAction(): Promise<void> {
+  const { scope } = await requireSignedIn();
+  await devicesAreMine(scope.actorId, (await cookies()).get(DEVICE_COOKIE)?.value);
+  revalidatePath("/");
 }
 
 /** This device in another of their studios from now on. */
 export async function goToStudioAction(studioId: string): Promise<void> {
-  const { elsewhere } = await requireSignedIn();
+  const { elsewhere } = await requireAtTheDoor();
   if (elsewhere.some((each) => each.studioId === studioId)) await chooseStudio(studioId);
   redirect("/");
 }

@@ -7,8 +7,8 @@ import { refuse } from "../data/loop/load";
 import { getOrm } from "../data/orm";
 import { dropAside } from "../data/repos/aside.repo";
 import { setRetention } from "../data/repos/audit.repo";
-import { changeStudio } from "../data/repos/studio.repo";
-import { makePasswordLink, choosePassword } from "../data/repos/door.repo";
+import { askForCodes, changeStudio } from "../data/repos/studio.repo";
+import { choosePassword, endCodes, makePasswordLink } from "../data/repos/door.repo";
 import {
   acceptInvitation,
   changeMember,
@@ -22,6 +22,8 @@ import {
 import {
   acceptSchema,
   asideSchema,
+  askForCodesSchema,
+  endCodesSchema,
   invitationEndSchema,
   invitationSchema,
   memberSchema,
@@ -60,6 +62,20 @@ export async function changeStudioAction(input: unknown, stepId: unknown): Promi
     await changeStudio(scope, em, studio);
     return { ok: true };
   });
+}
+
+/** Whether everybody in the team signs in with a code; whoever asks for it has their own first. */
+export async function askForCodesAction(input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("ask-for-codes", stepId, askForCodesSchema, input, async ({ scope, role, hasCodes }, em, { asksForCodes }) => {
+    if (role !== "lead") return refuse({ code: "only-a-lead" });
+    if (asksForCodes && !hasCodes) return refuse({ code: "own-codes-first" });
+    await askForCodes(scope, em, asksForCodes);
+    return { ok: true };
+  });
+}
+/** Codes of a member who has lost what makes them. */
+export async function endCodesAction(input: unknown, stepId: unknown): Promise<StepResult> {
+  return takeStep("end-codes", stepId, endCodesSchema, input, ({ scope }, em, { userId }) => endCodes(scope, em, userId));
 }
 
 /** How long the studio keeps those who were put away. */
@@ -102,7 +118,7 @@ export async function joinAction(input: unknown): Promise<JoinProblem | null> {
   if (!invited) return "ended";
   if (known !== null) {
     const signedIn = await signInBy(who.email, password);
-    if (signedIn !== null) return signedIn === "too-many" ? "too-many" : "not-yours";
+    if (signedIn !== null && signedIn !== "code") return signedIn === "too-many" ? "too-many" : "not-yours";
   }
   const passwordHash = known === null ? await hashPassword(password) : "";
   const taken = await (

@@ -1,3 +1,4 @@
+import { cookies } from "next/headers";
 import pLimit from "p-limit";
 import { dayAfter, mondayOf } from "../core/day";
 import { oncePer } from "../core/once";
@@ -8,6 +9,7 @@ import { readStudio } from "../data/orm";
 import { listClients } from "../data/repos/client.repo";
 import { loadRecord } from "../data/repos/record.repo";
 import { listVisits } from "../data/repos/visit.repo";
+import { DEVICE_COOKIE, untoldDevices } from "../server/known-device";
 import { requireSignedIn } from "../server/session";
 import { Header } from "../ui/shell/header";
 import { toldOf, waitingOf, whoComes } from "../ui/today/today-rows";
@@ -45,6 +47,7 @@ export default async function TodayPage() {
     <>
       <Header units={unitSystem} owner={owner} />
       <TodayScreen
+        newDevices={await untoldDevices(scope.actorId, (await cookies()).get(DEVICE_COOKIE)?.value)}
         rows={rows}
         told={arriving(rows, (record) => toldOf(record, today))}
         all={all}

@@ -23,7 +23,7 @@ import { scoped } from "./columns";
 export const StudioRow = defineEntity({
   name: "StudioRow",
   tableName: "studio",
-  properties: { id: p.uuid().primary(), name: p.string(), timeZone: p.string() },
+  properties: { id: p.uuid().primary(), name: p.string(), timeZone: p.string(), asksForCodes: p.boolean().default(false) },
 });
 
 export const MemberRow = defineEntity({

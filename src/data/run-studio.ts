@@ -3,11 +3,12 @@ import { Writable } from "node:stream";
 import { parseArgs } from "node:util";
 import { parse } from "../schemas/parse";
 import { type NewStudio, newStudioKeys } from "../schemas/team.schema";
-import { createStudio, passwordLinkFor } from "./studios";
+import { createStudio, endSecondStepOf, passwordLinkFor } from "./studios";
 
 /** npm run studio: what is done from the command line, for a person at a terminal or for a script. */
 const USAGE = `npm run studio -- create [--name "Studio"] [--lead "Name"] [--email name@place] [--zone Europe/Oslo]
-npm run studio -- reset --email name@place
+npm run studio -- reset --email name@place              a link for a new password
+npm run studio -- reset --email name@place --codes      ends their codes and passkeys, where telephone and recovery codes are lost
 
 A password is read from the terminal, or as the next line of standard input; never from the command line.`;
 
@@ -76,11 +77,13 @@ async function create(given: Readonly<Record<string, string | undefined>>): Prom
   return null;
 }
 
-async function reset(email: string | undefined): Promise<string | null> {
+async function reset(email: string | undefined, isCodes: boolean): Promise<string | null> {
   const parsed = parse<string>(newStudioKeys.email, email);
-  const secret = parsed.ok ? await passwordLinkFor(parsed.value) : null;
+  if (parsed.ok && isCodes && (await endSecondStepOf(parsed.value)))
+    return `${parsed.value} signs in with the password alone, and is signed out everywhere.`;
+  const secret = parsed.ok && !isCodes ? await passwordLinkFor(parsed.value) : null;
   if (secret)
-    return `${process.env["APP_URL"] ?? "http://127.0.0.1:4181"}/password/${secret}\nShown this once, good for 24 hours and one new password.`;
+    return `${process.env["APP_URL"] ?? "http://localhost:4181"}/password/${secret}\nShown this once, good for 24 hours and one new password.`;
   console.error(parsed.ok ? `Nobody signs in as ${parsed.value}.` : "Whose? npm run studio -- reset --email name@place");
   return null;
 }
@@ -89,10 +92,10 @@ async function main(): Promise<string | null> {
   const option = { type: "string" } as const;
   const { values, positionals } = parseArgs({
     allowPositionals: true,
-    options: { name: option, lead: option, email: option, zone: option },
+    options: { name: option, lead: option, email: option, zone: option, codes: { type: "boolean", default: false } },
   });
-  if (positionals[0] === "create") return create(values);
-  if (positionals[0] === "reset") return reset(values.email);
+  if (positionals[0] === "create") return create({ ...values, codes: undefined });
+  if (positionals[0] === "reset") return reset(values.email, values.codes);
   console.error(USAGE);
   return null;
 }

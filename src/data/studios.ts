@@ -50,3 +50,12 @@ export const passwordLinkFor = (email: string): Promise<string | null> =>
     ]);
     return secret;
   });
+
+/** Codes, recovery codes and passkeys of whoever signs in by that address end, and every device is signed out; false for nobody. */
+export const endSecondStepOf = (email: string): Promise<boolean> =>
+  asOwner(async (em) => {
+    const [user] = await em.execute<{ id: string }[]>(`update "user" set "twoFactorEnabled" = false where email = ? returning id`, [email]);
+    if (!user) return false;
+    for (const table of ["twoFactor", "passkey", "session"]) await em.execute(`delete from "${table}" where "userId" = ?`, [user.id]);
+    return true;
+  });

@@ -49,6 +49,9 @@ export const passwordLinkSchema = Joi.object<{ userId: string; secret: string }>
   userId: text(80).min(1).required(),
   secret: secret.required(),
 });
+/** Whose codes end. */
+export const endCodesSchema = Joi.object<{ userId: string }>({ userId: text(80).min(1).required() });
+export const askForCodesSchema = Joi.object<{ asksForCodes: boolean }>({ asksForCodes: Joi.boolean().required() });
 export const newPasswordSchema = Joi.object<{ secret: string; password: string }>({
   secret: secret.required(),
   password: password.required(),

@@ -2,8 +2,11 @@ import { betterAuth } from "better-auth";
 import { APIError, createAuthMiddleware } from "better-auth/api";
 import { hashPassword, verifyPassword } from "better-auth/crypto";
 import { nextCookies } from "better-auth/next-js";
+import { twoFactor } from "better-auth/plugins/two-factor";
+import { passkey } from "@better-auth/passkey";
 import pLimit from "p-limit";
 import { ATTEMPT_RULES, type Attempt, Attempts } from "./attempts";
+import { cameInOn, DEVICE_COOKIE, newDevice, YEAR_S } from "./known-device";
 import { counted, doorPool } from "./pool";
 
 const HASHES_AT_ONCE = 2;
@@ -23,11 +26,24 @@ function attemptOf({ path, body, headers }: { path?: string; body?: unknown; hea
   return { email: email.toLowerCase().slice(0, 200), address: headers?.get("x-forwarded-for") ?? "" };
 }
 
+/** Where somebody comes in at last: by a password that no code follows, or by what follows it or stands for both. */
+const COMES_IN: readonly string[] = [
+  "/sign-in/email",
+  "/two-factor/verify-totp",
+  "/two-factor/verify-backup-code",
+  "/passkey/verify-authentication",
+];
+/** A code holds for its half minute and one on either side; within them it lets somebody in once. */
+const ONE_USE = { points: 1, duration: 120 };
+/** Passkeys belong to a name, and a number is none. */
+export const passkeysAreHere = (): boolean => !/^[\d.]+$|^\[/.test(new URL(setting("APP_URL")).hostname);
+
 function createAuth() {
   const baseURL = setting("APP_URL");
   const limited = process.env["AUTH_RATE_LIMIT"] !== "off";
   // counted in the database, for every copy of the server together
   const attempts = new Attempts((rule) => counted(`sign-in ${rule}`, ATTEMPT_RULES[rule]));
+  const uses = counted("code used", ONE_USE);
   const oneByOne = pLimit(HASHES_AT_ONCE);
   return betterAuth({
     baseURL,
@@ -52,12 +68,47 @@ function createAuth() {
       after: createAuthMiddleware(async (context) => {
         const attempt = attemptOf(context);
         const { newSession } = context.context;
-        if (!attempt || !newSession) return;
-        if (limited) await attempts.succeeded(attempt);
-        await doorPool().query("select note_at_door($1, 'signed-in')", [newSession.user.id]);
+        if (!newSession || !COMES_IN.includes(context.path)) return;
+        if (limited && attempt) await attempts.succeeded(attempt);
+        const { user, session } = newSession;
+        if (context.path === "/sign-in/email" && user["twoFactorEnabled"]) return; // a code is still to come
+        if (context.path === "/two-factor/verify-totp") {
+          const { code } = context.body as { code: string };
+          const isFirst = await uses.consume(`${user.id} ${code}`).then(
+            () => true,
+            () => false,
+          );
+          if (!isFirst) {
+            await context.context.internalAdapter.deleteSession(session.token);
+            throw new APIError("UNAUTHORIZED");
+          }
+        }
+        const known = context.getCookie(DEVICE_COOKIE);
+        const device = known ?? newDevice();
+        if (known === null)
+          context.setCookie(DEVICE_COOKIE, device, { ...context.context.authCookies.sessionToken.attributes, maxAge: YEAR_S });
+        const isNew = await cameInOn(user.id, device, context.headers?.get("user-agent") ?? "");
+        const note = (what: string): Promise<unknown> => doorPool().query("select note_at_door($1, $2)", [user.id, what]);
+        await note(isNew ? "signed-in-on-a-new-device" : "signed-in");
+        if (context.path === "/two-factor/verify-backup-code") await note("used-a-recovery-code");
       }),
     },
-    plugins: [nextCookies()], // keep last
+    plugins: [
+      twoFactor({ issuer: "Ponderis" }),
+      passkey({
+        rpID: new URL(baseURL).hostname,
+        rpName: "Ponderis",
+        origin: new URL(baseURL).origin,
+        // asked for is "preferred"; a passkey stands for both steps here, so one of a device that nobody unlocked is none
+        authentication: {
+          afterVerification: ({ verification }) => {
+            if (!verification.authenticationInfo.userVerified) throw new APIError("UNAUTHORIZED");
+          },
+        },
+        authenticatorSelection: { residentKey: "required", userVerification: "required" },
+      }),
+      nextCookies(),
+    ], // keep last
   });
 }
 

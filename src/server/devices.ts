@@ -1,4 +1,5 @@
 import "server-only";
+import { isAPIError } from "better-auth/api";
 import { headers } from "next/headers";
 import { RateLimiterRes } from "rate-limiter-flexible";
 import { getOrm } from "../data/orm";
@@ -37,7 +38,7 @@ export async function endDevice(id: string): Promise<void> {
   await auth().api.revokeSession({ body: { token: device.token }, headers: from });
   await note(device.userId, "signed-a-device-out");
 }
-const note = async (userId: string, what: AtDoor): Promise<void> => {
+export const note = async (userId: string, what: AtDoor): Promise<void> => {
   await noteAtDoor((await getOrm()).em.fork(), userId, what);
 };
 
@@ -46,9 +47,9 @@ const GUESSES = { points: 5, duration: 900 };
 const held = globalThis as typeof globalThis & { ponderisGuesses?: ReturnType<typeof counted> };
 const guesses = () => (held.ponderisGuesses ??= counted("present password", GUESSES));
 
-export type PasswordChange = "changed" | "wrong" | "too-many";
-/** A new password; every other device is signed out. Wrong where the present one is not right, or the new one too short. */
-export async function changePassword(userId: string, currentPassword: string, newPassword: string): Promise<PasswordChange> {
+export type Guess<T> = { ok: true; value: T } | { ok: false; why: "wrong" | "too-many" };
+/** What the present password opens, so many wrong ones in a while. Wrong, too, where the library refuses what else it was given. */
+export async function byPassword<T>(userId: string, what: AtDoor | null, open: () => Promise<T>): Promise<Guess<T>> {
   const isOver = await guesses()
     .consume(userId)
     .then(
@@ -58,15 +59,22 @@ export async function changePassword(userId: string, currentPassword: string, ne
         throw reason;
       },
     );
-  if (isOver) return "too-many";
-  const isChanged = await auth()
-    .api.changePassword({ body: { currentPassword, newPassword, revokeOtherSessions: true }, headers: await headers() })
-    .then(
-      () => true,
-      () => false,
-    );
-  if (!isChanged) return "wrong";
-  await guesses().delete(userId);
-  await note(userId, "changed-the-password");
-  return "changed";
+  if (isOver) return { ok: false, why: "too-many" };
+  try {
+    const value = await open();
+    await guesses().delete(userId);
+    if (what) await note(userId, what);
+    return { ok: true, value };
+  } catch (error) {
+    if (isAPIError(error)) return { ok: false, why: "wrong" };
+    throw error;
+  }
 }
+
+/** A new password; every other device is signed out. Wrong where the present one is not right, or the new one too short. */
+export const changePassword = async (userId: string, currentPassword: string, newPassword: string): Promise<Guess<unknown>> => {
+  const from = await headers();
+  return byPassword(userId, "changed-the-password", () =>
+    auth().api.changePassword({ body: { currentPassword, newPassword, revokeOtherSessions: true }, headers: from }),
+  );
+};

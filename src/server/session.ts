@@ -23,6 +23,11 @@ export interface SignedIn {
   unitSystem: UnitSystem;
   timeZone: string;
   today: Day;
+  /** Signs in with a code. */
+  hasCodes: boolean;
+  asksForCodes: boolean;
+  /** The studio asks for codes, and this person has none yet: nothing else is open to them. */
+  mustTurnCodesOn: boolean;
   /** Other studios that this person has a place in. */
   elsewhere: readonly { studioId: string; studioName: string }[];
 }
@@ -43,14 +48,15 @@ export async function chooseStudio(studioId: string): Promise<void> {
 const hereOf = (members: readonly Member[], chosen: string | undefined): Member | undefined =>
   members.find(({ studioId }) => studioId === chosen) ?? members[0];
 
-/** The signed-in trainer, or null. Once per request. */
-export const signedIn = cache(async (): Promise<SignedIn | null> => {
+/** Whoever is signed in, also while they may do no more than turn their codes on. Once per request. */
+const atTheDoor = cache(async (): Promise<SignedIn | null> => {
   const session = await auth().api.getSession({ headers: await headers() });
   if (!session) return null;
   const members = await membersOf((await getOrm()).em.fork(), session.user.id);
   const member = hereOf(members, (await cookies()).get(STUDIO_COOKIE)?.value);
   if (!member) return null;
   const scope = { studioId: member.studioId, actorId: session.user.id };
+  const hasCodes = session.user.twoFactorEnabled === true;
   return {
     scope,
     owner: { ...scope, lockKey: lockKeyOf(scope) },
@@ -60,14 +66,26 @@ export const signedIn = cache(async (): Promise<SignedIn | null> => {
     unitSystem: member.unitSystem,
     timeZone: member.timeZone,
     today: todayIn(member.timeZone).toString(),
+    hasCodes,
+    asksForCodes: member.asksForCodes,
+    mustTurnCodesOn: member.asksForCodes && !hasCodes,
     elsewhere: members.filter(({ studioId }) => studioId !== member.studioId),
   };
 });
+
+/** The signed-in trainer, or null. */
+export async function signedIn(): Promise<SignedIn | null> {
+  const who = await atTheDoor();
+  return who?.mustTurnCodesOn ? null : who;
+}
 
 /** What a route answers to a member who may look and change nothing. */
 export const onlyLooks = (): Response => Response.json({ refusal: { code: "read-only" }, code: "read-only" }, { status: 403 });
 
 /** The same for pages and actions that need one: anyone else is sent to sign in. */
 export async function requireSignedIn(): Promise<SignedIn> {
-  return (await signedIn()) ?? redirect("/sign-in");
+  const who = await requireAtTheDoor();
+  return who.mustTurnCodesOn ? redirect("/account") : who;
 }
+/** For the page and the actions by which somebody turns their codes on. */
+export const requireAtTheDoor = async (): Promise<SignedIn> => (await atTheDoor()) ?? redirect("/sign-in");

@@ -95,7 +95,7 @@ test("another device is signed out from here, and a new password signs every oth
   await expect(device).toHaveURL(/sign-in/);
 
   const change = async (from: string, to: string): Promise<void> => {
-    await page.getByRole("textbox", { name: "Present password" }).fill(from);
+    await page.getByRole("region", { name: "Password" }).getByRole("textbox", { name: "Present password" }).fill(from);
     await page.getByRole("textbox", { name: "New password" }).fill(to);
     await page.getByRole("button", { name: "Change the password" }).click();
   };
@@ -107,7 +107,7 @@ test("another device is signed out from here, and a new password signs every oth
   await device.goto("/");
   await expect(device).toHaveURL(/sign-in/);
   await change("harbour-scale-2", "harbour-scale");
-  await expect(page.getByRole("textbox", { name: "Present password" })).toHaveValue("");
+  await expect(page.getByRole("region", { name: "Password" }).getByRole("textbox", { name: "Present password" })).toHaveValue("");
   await other.close();
 });
 

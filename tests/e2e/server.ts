@@ -11,7 +11,8 @@ const port = Number(process.env["E2E_PORT"] ?? 4280) + Number(worker);
 const ownCopy = (url: string): string => url.replace("/ponderis_e2e", `/ponderis_e2e_${worker}`);
 /** What stands above every table, in this worker's database. */
 export const superUrl = ownCopy(process.env["DATABASE_SUPER_URL"] ?? "");
-export const address = `http://127.0.0.1:${port}`;
+/** By name: passkeys belong to one. */
+export const address = `http://localhost:${port}`;
 let server: ChildProcess | null = null;
 
 const isHealthy = (): Promise<boolean> =>

@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { redirect } from "next/navigation";
+import { passkeysAreHere } from "../../server/auth";
 import { signedIn } from "../../server/session";
 import { SignInForm } from "../../ui/shell/sign-in-form";
 
@@ -7,5 +8,5 @@ export const metadata: Metadata = { title: "Sign in" };
 
 export default async function SignInPage() {
   if (await signedIn()) redirect("/");
-  return <SignInForm />;
+  return <SignInForm passkeysAreHere={passkeysAreHere()} />;
 }

@@ -11,7 +11,7 @@ import { StudioScreen } from "../../ui/studio/studio-screen";
 export default async function StudioPage({ searchParams }: { searchParams: Promise<{ audit?: string }> }) {
   const { audit: asked } = await searchParams;
   const from = isUuid(asked) ? asked : null;
-  const { scope, owner, unitSystem, studioName, timeZone, role, today } = await requireSignedIn();
+  const { scope, owner, unitSystem, studioName, timeZone, asksForCodes, role, today } = await requireSignedIn();
   const read = await readStudio(scope.studioId, async (em) => {
     const months = await retentionMonths(scope, em);
     return {
@@ -36,6 +36,7 @@ export default async function StudioPage({ searchParams }: { searchParams: Promi
         isLatest={from === null}
         studioName={studioName}
         timeZone={timeZone}
+        asksForCodes={asksForCodes}
         zones={Intl.supportedValuesOf("timeZone")}
         self={scope.actorId}
         isLead={role === "lead"}

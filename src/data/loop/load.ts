@@ -23,6 +23,7 @@ export type Refusal =
         | "no-such-fact"
         | "a-member-already"
         | "in-another-studio"
+        | "own-codes-first"
         | "no-such-set"
         | "no-such-warning"
         | "no-such-limit"

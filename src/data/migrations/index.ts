@@ -33,6 +33,7 @@ import { Migration0031 } from "./migration-0031";
 import { Migration0032 } from "./migration-0032";
 import { Migration0033 } from "./migration-0033";
 import { Migration0034 } from "./migration-0034";
+import { Migration0035 } from "./migration-0035";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -69,4 +70,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0032", class: Migration0032 },
   { name: "migration-0033", class: Migration0033 },
   { name: "migration-0034", class: Migration0034 },
+  { name: "migration-0035", class: Migration0035 },
 ];

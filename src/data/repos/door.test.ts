@@ -4,10 +4,10 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { AuditRow } from "../entities";
 import { openOwnerOrm } from "../orm";
 import { stamp } from "../scope";
-import { passwordLinkFor } from "../studios";
+import { endSecondStepOf, passwordLinkFor } from "../studios";
 import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
 import { TIME_LIMITS, timeLimitsHold } from "../upgrade";
-import { makePasswordLink, noteAtDoor, passwordLinkBehind, choosePassword } from "./door.repo";
+import { endCodes, makePasswordLink, noteAtDoor, passwordLinkBehind, choosePassword } from "./door.repo";
 import { AUDIT_PAGE, listAudit } from "./audit.repo";
 import { changeMember, invite, joinByInvitation } from "./team.repo";
 
@@ -119,14 +119,60 @@ describe("a forgotten password", () => {
   });
 });
 
+describe("codes that are lost", () => {
+  const withCodes = (id: string) =>
+    asOwner(async (run) => {
+      await run(`update "user" set "twoFactorEnabled" = true where id = ?`, [id]);
+      await run(`insert into "twoFactor" (id, secret, "backupCodes", "userId", verified) values (?, 's', 'b', ?, true)`, [
+        randomUUID(),
+        id,
+      ]);
+    });
+  const has = (id: string) =>
+    asOwner(async (run) => [
+      (await run(`select "twoFactorEnabled" as has from "user" where id = ?`, [id]))[0]?.["has"],
+      (await run(`select id from "twoFactor" where "userId" = ?`, [id])).length,
+    ]);
+  const end = (studio: TestStudio, actorId: string, who: string) =>
+    inTest(orm, studio.scope, (em) => endCodes({ ...studio.scope, actorId }, em, who));
+
+  test("are ended by a lead, every device signed out, and the audit says so; by nobody else, and not of who works elsewhere too", async () => {
+    const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];
+    const [lead, trainer, elsewhere] = [await member(studio, "lead"), await member(studio, "trainer"), await member(other, "lead")];
+    await withCodes(trainer);
+    await session(trainer);
+    expect(await end(studio, trainer, trainer)).toMatchObject({ refusal: { code: "only-a-lead" } });
+    expect(await end(studio, lead, elsewhere)).toMatchObject({ refusal: { code: "no-such-member" } });
+    expect(await end(other, elsewhere, trainer)).toMatchObject({ refusal: { code: "no-such-member" } });
+    await member(other, "reader", trainer);
+    expect(await end(studio, lead, trainer)).toMatchObject({ refusal: { code: "in-another-studio" } });
+    expect([await has(trainer), (await sessions(trainer)).length]).toEqual([[true, 1], 1]);
+    await asOwner((run) =>
+      run(`update studio_member set role = 'gone' where studio_id = ? and user_id = ?`, [other.scope.studioId, trainer]),
+    );
+    expect(await end(studio, lead, trainer)).toEqual({ ok: true });
+    expect([await has(trainer), await sessions(trainer)]).toEqual([[false, 0], []]);
+    const audit = await inTest(orm, studio.scope, (em) => listAudit(studio.scope, em));
+    expect(audit[0]).toMatchObject({ verb: "ended-codes", by: lead });
+  });
+  test("are ended from the command line, for whoever signs in by that address and works wherever", async () => {
+    const studio = await makeStudio(orm);
+    const lead = await member(studio, "lead");
+    await withCodes(lead);
+    expect(await endSecondStepOf(`${lead}@x.example`)).toBe(true);
+    expect(await has(lead)).toEqual([false, 0]);
+    expect(await endSecondStepOf("nobody@x.example")).toBe(false);
+  });
+});
+
 test("who came in is written down in each of their studios, and nothing else can be", async () => {
   const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];
   const trainer = await member(studio, "trainer");
   await member(other, "reader", trainer);
-  await noteAtDoor(orm.em.fork(), trainer, "signed-in");
+  await noteAtDoor(orm.em.fork(), trainer, "turned-codes-on");
   for (const { scope } of [studio, other])
-    expect((await inTest(orm, scope, (em) => listAudit(scope, em)))[0]).toMatchObject({ verb: "signed-in", by: trainer });
-  await expect(noteAtDoor(orm.em.fork(), trainer, "erased" as "signed-in")).rejects.toThrow();
+    expect((await inTest(orm, scope, (em) => listAudit(scope, em)))[0]).toMatchObject({ verb: "turned-codes-on", by: trainer });
+  await expect(noteAtDoor(orm.em.fork(), trainer, "erased" as "turned-codes-on")).rejects.toThrow();
 });
 
 test("the audit is read page by page, nothing twice and nothing left out, however many came at one moment", async () => {

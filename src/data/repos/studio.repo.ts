@@ -76,6 +76,11 @@ export async function changeStudio(scope: Scope, em: EntityManager, { name, time
   await em.nativeUpdate(StudioRow, { id: scope.studioId }, { name, timeZone });
   await audit(scope, em, "changed", "studio", scope.studioId);
 }
+/** Whether everybody in the team signs in with a code. */
+export async function askForCodes(scope: Scope, em: EntityManager, asksForCodes: boolean): Promise<void> {
+  await em.nativeUpdate(StudioRow, { id: scope.studioId }, { asksForCodes });
+  await audit(scope, em, asksForCodes ? "asked-for-codes" : "asked-for-no-codes", "studio", scope.studioId);
+}
 
 /** A member of a studio as a page needs one: who, for which studio, in which units and time zone. */
 export interface Member {
@@ -85,10 +90,11 @@ export interface Member {
   unitSystem: UnitSystem;
   studioName: string;
   timeZone: string;
+  asksForCodes: boolean;
 }
 /** Every place a user has in a team, by the studio's name: asked before any studio is known, and so by the one function that may. */
 export const membersOf = (em: EntityManager, userId: string): Promise<Member[]> =>
   em.execute(
-    `select studio_id as "studioId", name, role, unit_system as "unitSystem", studio_name as "studioName", time_zone as "timeZone" from members_of(?)`,
+    `select studio_id as "studioId", name, role, unit_system as "unitSystem", studio_name as "studioName", time_zone as "timeZone", asks_for_codes as "asksForCodes" from members_of(?)`,
     [userId],
   );

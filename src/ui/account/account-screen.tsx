@@ -2,12 +2,15 @@
 import { useState, useTransition } from "react";
 import { Form } from "react-aria-components";
 import { changePasswordAction, type Device, endDeviceAction, goToStudioAction } from "../../actions/account";
+import type { Passkey } from "../../actions/second-step";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { NewPasswordField } from "../kit/new-password-field";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { When } from "../kit/studio-clock";
 import { deviceText } from "../text/device-text";
+import { CodesCard } from "./codes-card";
+import { PasskeysCard } from "./passkeys-card";
 
 function Devices({ devices }: { devices: readonly Device[] }) {
   const [isEnding, end] = useTransition();
@@ -114,33 +117,44 @@ function Studios({ here, elsewhere }: { here: string; elsewhere: readonly { stud
   );
 }
 
-/** Who is signed in, where, and by which password. */
-export function AccountScreen({
-  trainerName,
-  studioName,
-  elsewhere,
-  devices,
-  isChanged,
-}: {
+/** Who is signed in, where, and what lets them in. */
+export function AccountScreen(props: {
   trainerName: string;
   studioName: string;
   elsewhere: readonly { studioId: string; studioName: string }[];
   devices: readonly Device[];
+  passkeys: readonly Passkey[];
+  passkeysAreHere: boolean;
+  hasCodes: boolean;
+  asksForCodes: boolean;
+  mustTurnCodesOn: boolean;
   /** The password was changed just now. */
   isChanged: boolean;
 }) {
+  const { trainerName, studioName, elsewhere, devices, passkeys, passkeysAreHere, hasCodes, asksForCodes, mustTurnCodesOn, isChanged } =
+    props;
   return (
     <Page>
       <div style={{ marginBottom: 12 }}>
         <h1 style={{ fontSize: 26 }}>{trainerName}</h1>
         <Soft>{studioName}</Soft>
       </div>
+      {mustTurnCodesOn && (
+        <Notice as="div" role="status" style={{ marginBottom: 12 }}>
+          {studioName} asks everybody for a code at sign-in. Turn yours on, and everything else is open again; what this tablet has kept
+          waits for it.
+        </Notice>
+      )}
       <Columns $template="1fr 1fr">
         <Stack>
           {elsewhere.length > 0 && <Studios here={studioName} elsewhere={elsewhere} />}
-          <Devices devices={devices} />
+          <CodesCard hasCodes={hasCodes} asksForCodes={asksForCodes} />
+          <PasskeysCard passkeys={passkeys} areHere={passkeysAreHere} />
         </Stack>
-        <PasswordForm key={devices.find(({ isThisOne }) => isThisOne)?.id} isChanged={isChanged} />
+        <Stack>
+          <Devices devices={devices} />
+          <PasswordForm key={devices.find(({ isThisOne }) => isThisOne)?.id} isChanged={isChanged} />
+        </Stack>
       </Columns>
     </Page>
   );

@@ -7,6 +7,7 @@ import { Link } from "../kit/link";
 import { ArchiveCard } from "./archive-card";
 import { AsideCard } from "./aside-card";
 import { AuditCard, RetentionCard } from "./keeping-card";
+import { CodesAskedCard } from "./codes-asked-card";
 import { StudioCard } from "./studio-card";
 import { TeamCard } from "./team-card";
 import { WordsCard } from "./words-card";
@@ -26,12 +27,13 @@ export function StudioScreen(props: {
   studioName: string;
   timeZone: string;
   zones: readonly string[];
+  asksForCodes: boolean;
   words: OwnWords;
   self: string;
   isLead: boolean;
   today: Day;
 }) {
-  const { studioName, timeZone, zones, words, audit, aside, older, isLatest, names, months, past, ...team } = props;
+  const { studioName, timeZone, zones, asksForCodes, words, audit, aside, older, isLatest, names, months, past, ...team } = props;
   return (
     <Page>
       <h1 style={{ fontSize: 26 }}>{studioName}</h1>
@@ -44,6 +46,7 @@ export function StudioScreen(props: {
         </Stack>
         <Stack>
           {team.isLead && <StudioCard studioName={studioName} timeZone={timeZone} zones={zones} />}
+          {team.isLead && <CodesAskedCard asksForCodes={asksForCodes} />}
           <ArchiveCard isLead={team.isLead} />
           {aside.length > 0 && <AsideCard aside={aside} names={names} />}
           <RetentionCard months={months} past={past} isLead={team.isLead} />

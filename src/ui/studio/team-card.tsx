@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { Form } from "react-aria-components";
-import { changeMemberAction, endInvitationAction, inviteAction, makePasswordLinkAction } from "../../actions/team";
+import { changeMemberAction, endCodesAction, endInvitationAction, inviteAction, makePasswordLinkAction } from "../../actions/team";
 import { type Day, dayAfter } from "../../core/day";
 import { type Invited, type Role, ROLES, type TeamMember } from "../../core/record/team";
 import { Button, TextButton } from "../kit/button";
@@ -61,7 +61,7 @@ function InviteForm({ today }: { today: Day }) {
 /** What the lead can do for one member: another role, a link for a new password, and taking them out, which is asked about. */
 function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) {
   const { userId, name, role } = member;
-  const [isAsked, setAsked] = useState(false);
+  const [asked, setAsked] = useState<"out" | "codes" | null>(null);
   const [link, setLink] = useState<string | null>(null);
   const { take, isTaking, problem } = useStep();
   const makeLink = (): void => {
@@ -80,18 +80,21 @@ function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) 
           value={role as Role}
           onChange={(to) => take((stepId) => changeMemberAction({ userId, role: to }, stepId))}
         />
-        {!isSelf && !isAsked && (
+        {!isSelf && asked === null && (
           <>
             <TextButton isDisabled={isTaking} onPress={makeLink}>
               new password for {name}
             </TextButton>
-            <TextButton isDisabled={isTaking} onPress={() => setAsked(true)}>
+            <TextButton isDisabled={isTaking} onPress={() => setAsked("codes")}>
+              {name} has lost their codes
+            </TextButton>
+            <TextButton isDisabled={isTaking} onPress={() => setAsked("out")}>
               take {name} out of the team
             </TextButton>
           </>
         )}
       </Row>
-      {isAsked && (
+      {asked === "out" && (
         <Notice as="div" role="alertdialog" aria-label={`Take ${name} out of the team?`}>
           <p>
             Take {name} out of the team? {name} is signed out everywhere and sees no client of this studio any more. What {name} did keeps
@@ -101,7 +104,29 @@ function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) 
             <Button isDisabled={isTaking} onPress={() => take((stepId) => changeMemberAction({ userId, role: "gone" }, stepId))}>
               Take {name} out
             </Button>
-            <TextButton onPress={() => setAsked(false)}>keep {name} in the team</TextButton>
+            <TextButton onPress={() => setAsked(null)}>keep {name} in the team</TextButton>
+          </Row>
+        </Notice>
+      )}
+      {asked === "codes" && (
+        <Notice as="div" role="alertdialog" aria-label={`End the codes of ${name}?`}>
+          <p>
+            {name} then signs in with the password alone and is signed out everywhere now. Be sure that it is {name} who asks. Passkeys
+            stay.
+          </p>
+          <Row>
+            <Button
+              isDisabled={isTaking}
+              onPress={() =>
+                take(
+                  (stepId) => endCodesAction({ userId }, stepId),
+                  () => setAsked(null),
+                )
+              }
+            >
+              End the codes of {name}
+            </Button>
+            <TextButton onPress={() => setAsked(null)}>keep them</TextButton>
           </Row>
         </Notice>
       )}

@@ -25,6 +25,16 @@ const KINDS: Readonly<Record<Since["kind"], string>> = {
 /** What is written down of each thing that is done, in words; of a client it says the name. */
 const DONE: Readonly<Record<string, string>> = {
   "signed-in studio_member": "signed in",
+  "signed-in-on-a-new-device studio_member": "signed in on a device not used before",
+  "turned-codes-on studio_member": "turned codes on",
+  "turned-codes-off studio_member": "turned codes off",
+  "made-recovery-codes studio_member": "made new recovery codes",
+  "used-a-recovery-code studio_member": "used a recovery code",
+  "added-a-passkey studio_member": "added a passkey",
+  "removed-a-passkey studio_member": "removed a passkey",
+  "ended-codes studio_member": "ended somebody’s codes",
+  "asked-for-codes studio": "had everybody sign in with a code",
+  "asked-for-no-codes studio": "let everybody sign in without a code",
   "signed-a-device-out studio_member": "signed a device out",
   "changed-the-password studio_member": "changed the password",
   "chose-a-new-password studio_member": "chose a new password by a link",

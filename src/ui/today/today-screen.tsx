@@ -12,6 +12,7 @@ import { Link } from "../kit/link";
 import { Ask } from "../kit/why";
 import { dayText, longDayText } from "../text/day-text";
 import { minutesText } from "../text/visit-text";
+import { NewDeviceNotice } from "./new-device-notice";
 import { NeedsCard } from "./needs-card";
 import { ReadCalendar } from "./read-calendar";
 import { TodayLine } from "./today-line";
@@ -37,6 +38,8 @@ export interface TodayProps {
   comings: readonly Coming[];
   /** The first after today. */
   later: Coming | null;
+  /** Signed in on since this person last said whose they are. */
+  newDevices: readonly { userAgent: string; firstAt: string }[];
   studioName: string;
   timeZone: string;
   today: Day;
@@ -44,7 +47,20 @@ export interface TodayProps {
 }
 
 /** Who comes when and what each needs first; beside it what asks for an eye before they come. */
-export function TodayScreen({ rows, told, all, waiting, visits, comings, later, studioName, timeZone, today, units }: TodayProps) {
+export function TodayScreen({
+  rows,
+  told,
+  all,
+  waiting,
+  visits,
+  comings,
+  later,
+  newDevices,
+  studioName,
+  timeZone,
+  today,
+  units,
+}: TodayProps) {
   const [isAdding, setAdding] = useState(false);
   const ids = rows.map(({ line }) => line.id);
   const kept = useKeptFloors(ids);
@@ -54,6 +70,7 @@ export function TodayScreen({ rows, told, all, waiting, visits, comings, later, 
   const nameOf = (clientId: string): string => clients.find(({ id }) => id === clientId)?.name ?? "";
   return (
     <Page>
+      <NewDeviceNotice devices={newDevices} />
       <Row style={{ justifyContent: "space-between" }}>
         <Row>
           <h1 style={{ fontSize: 24 }}>Today</h1>
