@@ -24,6 +24,7 @@ const Codes = styled.ul`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
   gap: 6px 16px;
+  margin: 10px 0 0;
   padding: 0;
   list-style: none;
   font: 500 17px ${font.text};
@@ -34,6 +35,10 @@ const Picture = styled.svg`
   width: 200px;
   height: 200px;
   background: #fff;
+`;
+const Letters = styled.code`
+  font: 500 17px ${font.text};
+  letter-spacing: 0.05em;
 `;
 const inFours = (letters: string): string => letters.replaceAll(/(.{4})(?=.)/g, "$1 ");
 
@@ -121,12 +126,11 @@ function Starting({ started, onOn }: { started: StartedCodes; onOn: () => void }
         <Picture viewBox={`-4 -4 ${picture.side + 8} ${picture.side + 8}`} role="img" aria-label="The secret as a picture">
           <path d={picture.path} fill="#000" />
         </Picture>
-        <TextField
-          label="The same in letters"
-          isReadOnly
-          value={inFours(secret)}
-          onFocus={(event) => (event.target as HTMLInputElement).select()}
-        />
+        <p>
+          <strong>The same in letters</strong>
+          <br />
+          <Letters>{inFours(secret)}</Letters>
+        </p>
         <p>2. Put these away.</p>
         <RecoveryCodes codes={recoveryCodes} />
         <p>3. Type the six digits that the app shows now.</p>

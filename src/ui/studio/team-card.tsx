@@ -111,8 +111,8 @@ function MemberRow({ member, isSelf }: { member: TeamMember; isSelf: boolean }) 
       {asked === "codes" && (
         <Notice as="div" role="alertdialog" aria-label={`End the codes of ${name}?`}>
           <p>
-            {name} then signs in with the password alone and is signed out everywhere now. Be sure that it is {name} who asks. Passkeys
-            stay.
+            End the codes of {name}? {name} then signs in with the password alone and is signed out everywhere now. Be sure that it is{" "}
+            {name} who asks. Passkeys stay.
           </p>
           <Row>
             <Button
