@@ -16,6 +16,7 @@ import { sessionDose, trainingPlanSchema } from "./training-plan.schema";
 import { postureSchema } from "./subject.schema";
 import { visitSchema } from "./visit.schema";
 import type { Day } from "../core/day";
+import { onceByName } from "../core/once";
 import type { Fact, FactProblem } from "../formats/archive";
 
 interface Form {
@@ -116,6 +117,11 @@ export function factProblem(table: string, fact: Fact): FactProblem | null {
   const issue = parsed.issues.find(({ code }) => code !== "variation.unknown");
   return issue ? { table, id: String(fact["id"]), path: issue.path, code: issue.code } : null;
 }
+const MOST_KNOWN = 5000;
+const known = onceByName<{ isReadable: boolean }>(MOST_KNOWN);
+/** Whether a stored fact says what its form could have written; one that does not is left out of every page. Asked anew for each page, so looked at once. */
+export const isReadable = (table: string, fact: Fact): boolean =>
+  known(`${table} ${JSON.stringify(fact)}`, () => ({ isReadable: factProblem(table, fact) === null })).isReadable;
 /** Days on which something was: none of them is still to come. Limits, visits and programmes say their coming days elsewhere. */
 const PAST_DAYS = ["day", "ended_day"] as const;
 /** A clock somewhere may go a little wrong. */

@@ -1,6 +1,6 @@
 import { validate as isUuid } from "uuid";
 import { readStudio } from "../../data/orm";
-import { factsAside } from "../../data/repos/aside.repo";
+import { factsAside, factsUnread } from "../../data/repos/aside.repo";
 import { AUDIT_PAGE, listAudit, pastRetention, retentionMonths } from "../../data/repos/audit.repo";
 import { ownWords } from "../../data/repos/message.repo";
 import { invitations, namesOf, teamOf } from "../../data/repos/team.repo";
@@ -18,7 +18,7 @@ export default async function StudioPage({ searchParams }: { searchParams: Promi
       team: await teamOf(scope, em),
       invited: await invitations(scope, em, today),
       audit: role === "lead" ? await listAudit(scope, em, from) : [],
-      aside: role === "lead" ? await factsAside(scope, em) : [],
+      aside: role === "lead" ? [...(await factsUnread(scope, em)), ...(await factsAside(scope, em))] : [],
       names: await namesOf(scope, em),
       words: await ownWords(scope, em),
       months,

@@ -2,7 +2,9 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Aside } from "../../core/record/team";
 import type { Fact, FactProblem } from "../../formats/archive";
 import { refuse, type Taken } from "../loop/load";
+import { factProblem, isReadable } from "../../schemas/archived-fact.schema";
 import { audit, type Scope, stamp } from "../scope";
+import { asked } from "./team.repo";
 
 /** Facts that no form here could have written: kept to be looked at, never read by any page, and gone when somebody says so. */
 
@@ -52,10 +54,50 @@ export const factsAside = ({ studioId }: Scope, em: EntityManager): Promise<Asid
     [studioId],
   );
 
-/** Takes one away for good. */
+const LATEST = {
+  visit: "select distinct on (visit_id) * from visit where studio_id = ? order by visit_id, created_at desc, id desc",
+  own_row: "select distinct on (row_id) * from own_row where studio_id = ? order by row_id, created_at desc, id desc",
+  kit_list: "select distinct on (client_id) * from kit_list where studio_id = ? order by client_id, created_at desc, id desc",
+  message_words: "select distinct on (template) * from message_words where studio_id = ? order by template, created_at desc, id desc",
+  training_plan: "select distinct on (client_id) * from training_plan where studio_id = ? order by client_id, created_at desc, id desc",
+} as const;
+type Kept = Fact & { id: string; created_at: string; created_by: string; client_id?: string | null };
+/** What stands in the studio's own tables as the latest word and no form could have written: every page leaves it out. */
+export async function factsUnread({ studioId }: Scope, em: EntityManager): Promise<Aside[]> {
+  const unread: Aside[] = [];
+  for (const [table, sql] of Object.entries(LATEST)) {
+    const rows = await em.execute<{ fact: Kept; clientName: string | null }[]>(
+      `select to_jsonb(f) as fact, (select v.name from client_revision v where v.studio_id = f.studio_id and v.client_id = (to_jsonb(f) ->> 'client_id')::uuid
+         order by v.created_at desc, v.id desc limit 1) as "clientName" from (${sql}) f`,
+      [studioId],
+    );
+    for (const { fact, clientName } of rows)
+      if (!isReadable(table, fact)) {
+        const { id, created_at: at, created_by: by, studio_id: _, ...told } = fact;
+        const path = factProblem(table, fact)?.path ?? "";
+        unread.push({
+          id,
+          at: new Date(at).toISOString(),
+          by,
+          tableName: table,
+          path,
+          words: JSON.stringify(told).slice(0, 400),
+          clientName,
+        });
+      }
+  }
+  return unread;
+}
+
+/** Takes one away for good: one that stands aside, or one that cannot be read where it stands. */
 export async function dropAside(scope: Scope, em: EntityManager, id: string): Promise<Taken> {
   const gone = await em.execute<object[]>(`delete from fact_aside where studio_id = ? and id = ?::uuid returning id`, [scope.studioId, id]);
-  if (gone.length === 0) return refuse({ code: "no-such-fact" });
+  if (gone.length === 0) {
+    const unread = (await factsUnread(scope, em)).find((each) => each.id === id);
+    if (!unread) return refuse({ code: "no-such-fact" });
+    const taken = await asked(em, `select take_away(?, ?, ?::uuid)`, [scope.actorId, unread.tableName, id]);
+    if (!taken.ok) return taken;
+  }
   await audit(scope, em, "took-away", "fact_aside", id);
   return { ok: true };
 }

@@ -8,6 +8,7 @@ import {
   type WordedTemplate,
   wordingProblem,
 } from "../../core/record/message";
+import { isReadable } from "../../schemas/archived-fact.schema";
 import { ContactRow, MessageRow, MessageWordsRow } from "../around-entities";
 import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
@@ -35,7 +36,8 @@ export async function ownWords({ studioId }: Scope, em: EntityManager): Promise<
     `select distinct on (template) template, words from message_words where studio_id = ? order by template, created_at desc, id desc`,
     [studioId],
   );
-  return Object.fromEntries(rows.filter(({ words }) => words !== "").map(({ template, words }) => [template, words]));
+  const own = rows.filter((row) => row.words !== "" && isReadable("message_words", { ...row }));
+  return Object.fromEntries(own.map(({ template, words }) => [template, words]));
 }
 /** Words for a template from now on; none at all: as usual. What judges, promises or lacks its link is refused now, not when it goes out. */
 export async function keepWords(scope: Scope, em: EntityManager, template: WordedTemplate, words: string): Promise<Taken> {

@@ -6,6 +6,7 @@ import { type FloorEvent, floorState } from "../../core/floor/events";
 import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
 import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
 import { validate as isUuid } from "uuid";
+import { isReadable } from "../../schemas/archived-fact.schema";
 import { executePrepared } from "../prepared";
 import type { Scope } from "../scope";
 import { fromStored, type StoredSetting } from "../setting";
@@ -35,6 +36,20 @@ function sessionFrom({ events, ...session }: StoredSession): SessionFact {
   return { ...session, ...state };
 }
 
+/** Without what no form could have written: no page fails over it. What others stand on is not among these. */
+function readable<T extends Pick<ClientRecord, "ownRows" | "studioKit" | "homeKit" | "trainingPlan">>(facts: T): T {
+  const { ownRows, studioKit, homeKit, trainingPlan } = facts;
+  const kit = (items: T["studioKit"]): T["studioKit"] => (items && isReadable("kit_list", { items }) ? items : null);
+  const { keptAt: _, ...plan } = trainingPlan ?? { keptAt: "" };
+  return {
+    ...facts,
+    ownRows: ownRows.filter((row) => isReadable("own_row", { row })),
+    studioKit: kit(studioKit),
+    homeKit: kit(homeKit),
+    trainingPlan: trainingPlan && isReadable("training_plan", { plan }) ? trainingPlan : null,
+  };
+}
+
 /** What is known of one client of this studio, oldest first, or null if the studio has no such client. */
 export async function loadRecord(
   { studioId }: Scope,
@@ -46,9 +61,10 @@ export async function loadRecord(
   const [row] = await executePrepared<{ record: StoredRecord }>(em, "record", RECORD_SQL, [studioId, clientId, sessionCount]);
   const { client, screen, findings, limits, calmPoses, rungs, sessions, ...rest } = row?.record ?? {};
   if (!client) return null;
-  takeIn((rest as Pick<ClientRecord, "ownRows">).ownRows.map(asVariation));
+  const facts = readable(rest as Omit<ClientRecord, "client" | "screen" | "findings" | "limits" | "calmPoses" | "rungs" | "sessions">);
+  takeIn(facts.ownRows.map(asVariation));
   return {
-    ...(rest as Omit<ClientRecord, "client" | "screen" | "findings" | "limits" | "calmPoses" | "rungs" | "sessions">),
+    ...facts,
     client,
     screen: screen ?? {},
     findings: findings ?? [],

@@ -5,6 +5,7 @@ import type { Role } from "../../core/record/team";
 import type { UnitSystem } from "../../core/units";
 import type { MeasuredBand } from "../../core/mechanics/band";
 import type { KitItem } from "../../core/fit/assemble";
+import { isReadable } from "../../schemas/archived-fact.schema";
 import { BandRow, CushionRow, KitListRow, OwnRowRow, StudioRow } from "../entities";
 import { audit, type Scope, stamp } from "../scope";
 
@@ -38,7 +39,7 @@ export async function addCushion(scope: Scope, em: EntityManager, thicknessM: nu
 /** What a place has: the studio, or a client's home; null where nobody has listed it. */
 export async function kitListOf({ studioId }: Scope, em: EntityManager, clientId: string | null): Promise<readonly KitItem[] | null> {
   const row = await em.findOne(KitListRow, { studioId, clientId }, { orderBy: { createdAt: "desc", id: "desc" } });
-  return row?.items ?? null;
+  return row && isReadable("kit_list", { items: row.items }) ? row.items : null;
 }
 export async function setKitList(
   scope: Scope,
@@ -55,7 +56,8 @@ export async function setKitList(
 /** The studio's own rows as they stand, by name, retired ones among them. */
 export async function listOwnRows({ studioId }: Scope, em: EntityManager): Promise<OwnRow[]> {
   const rows = await em.find(OwnRowRow, { studioId }, { orderBy: { createdAt: "asc", id: "asc" } });
-  return [...new Map(rows.map(({ rowId, row }) => [rowId, row])).values()].toSorted((a, b) => a.name.localeCompare(b.name));
+  const latest = [...new Map(rows.map(({ rowId, row }) => [rowId, row])).values()];
+  return latest.filter((row) => isReadable("own_row", { row })).toSorted((a, b) => a.name.localeCompare(b.name));
 }
 export async function keepOwnRow(scope: Scope, em: EntityManager, row: OwnRow): Promise<void> {
   const kept = { ...stamp(scope), rowId: row.id, row };

@@ -24,6 +24,7 @@ const CAUSES = {
   "no such member": "no-such-member",
   "no such invitation": "no-such-link",
   "no such link": "no-such-link",
+  "no such fact": "no-such-fact",
   "a member already": "a-member-already",
   "in another studio": "in-another-studio",
 } as const;

@@ -1,6 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Visit } from "../../core/week/visit";
 import { VisitRow } from "../around-entities";
+import { isReadable } from "../../schemas/archived-fact.schema";
 import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
 import { audit, type Scope, stamp } from "../scope";
@@ -16,6 +17,7 @@ export const listVisits = ({ studioId }: Scope, em: EntityManager): Promise<Visi
        where visit is not null`,
       [studioId],
     )
+    .then((rows) => rows.filter(({ id, clientId, visit }) => isReadable("visit", { visit_id: id, client_id: clientId, visit })))
     .then((rows) => rows.map(({ id, clientId, visit }) => ({ ...visit, id, clientId })));
 
 /** Visits as they are from now on, and those that take place no more: all of them, or none where one cannot be. */

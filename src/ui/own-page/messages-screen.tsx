@@ -17,9 +17,9 @@ export function MessagesScreen({ messages }: { messages: readonly (Message & { n
         </Notice>
         {messages.length === 0 && <p>Nothing was written yet.</p>}
         {messages.map(({ id, clientId, name, at, channel, address, template, words }) => (
-          <Card key={id} aria-label={`${templateName[template]} to ${name}`}>
+          <Card key={id} aria-label={`${templateName[template] ?? "A message"} to ${name}`}>
             <strong>
-              <Link href={`/clients/${clientId}/own-page`}>{name}</Link>, {templateName[template].toLowerCase()}
+              <Link href={`/clients/${clientId}/own-page`}>{name}</Link>, {(templateName[template] ?? "a message").toLowerCase()}
             </strong>{" "}
             <Soft>
               <When at={at} />, {channel === "mail" ? "mail" : "text"} to {address}

@@ -9,15 +9,16 @@ import { asideText } from "../text/archive-text";
 import { When } from "../kit/studio-clock";
 import { makerText } from "../text/team-text";
 
-/** What an archive held that could not be right: nothing of it is drawn anywhere, and it goes when somebody says so. */
+/** What cannot be right, in an archive that was read in or where it stands: nothing of it is drawn, and it goes when somebody says so. */
 export function AsideCard({ aside, names }: { aside: readonly Aside[]; names: Readonly<Record<string, string>> }) {
   const { take, isTaking, problem } = useStep();
   return (
-    <Card aria-label="Left out when read in">
+    <Card aria-label="Left out">
       <Stack>
-        <Title>Left out when read in</Title>
+        <Title>Left out</Title>
         <Soft>
-          These could not be right, and no page reads them. Put them right where they came from and read them in again, or take them away.
+          These cannot be right, and no page reads them. What was read in can be put right where it came from and read in again; or take it
+          away.
         </Soft>
         <ul>
           {aside.map((each) => (
