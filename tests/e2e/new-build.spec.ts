@@ -33,7 +33,7 @@ async function connection(): Promise<{ server: Server; origin: string; set: (way
     incoming.pipe(up);
   });
   await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
-  return { server, origin: `http://127.0.0.1:${(server.address() as AddressInfo).port}`, set: (to) => (way = to) };
+  return { server, origin: `http://localhost:${(server.address() as AddressInfo).port}`, set: (to) => (way = to) };
 }
 
 const isNew = async (page: Page): Promise<boolean> => (await page.content()).includes("<!-- a new build -->");
