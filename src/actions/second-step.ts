@@ -44,9 +44,10 @@ export async function newRecoveryCodesAction(password: string): Promise<Guess<re
   return newRecoveryCodes(scope.actorId, String(password));
 }
 
-export async function passkeyToMakeAction(): Promise<PublicKeyCredentialCreationOptionsJSON | null> {
-  await requireAtTheDoor();
-  return (await passkeyToMake()) as PublicKeyCredentialCreationOptionsJSON | null;
+export type PasskeyToMake = PublicKeyCredentialCreationOptionsJSON;
+export async function passkeyToMakeAction(password: string): Promise<Guess<PasskeyToMake | null>> {
+  const { scope } = await requireAtTheDoor();
+  return passkeyToMake(scope.actorId, String(password)) as Promise<Guess<PasskeyToMake | null>>;
 }
 export async function keepPasskeyAction(name: string, response: RegistrationResponseJSON): Promise<boolean> {
   const { scope } = await requireAtTheDoor();

@@ -67,14 +67,19 @@ export async function passkeysOf(): Promise<Passkey[]> {
   const all = await auth().api.listPasskeys({ headers: await headers() });
   return all.map(({ id, name, createdAt }) => ({ id, name: name ?? "", madeAt: createdAt ? new Date(createdAt).toISOString() : null }));
 }
-/** What the device is asked for a new passkey; null where the sign-in is over a day old, since an open tablet is no proof of who holds it. */
-export const passkeyToMake = async (): Promise<object | null> =>
-  auth()
-    .api.generatePasskeyRegistrationOptions({ headers: await headers(), query: {} })
-    .catch((error: unknown) => {
-      if (isAPIError(error)) return null;
-      throw error;
-    });
+/** What the device is asked for a new passkey, by the present password, since an open tablet is no proof of who holds it; null where the sign-in is over a day old. */
+export async function passkeyToMake(userId: string, password: string): Promise<Guess<object | null>> {
+  const from = await headers();
+  return byPassword(userId, null, async () => {
+    await auth().api.verifyPassword({ body: { password }, headers: from });
+    return auth()
+      .api.generatePasskeyRegistrationOptions({ headers: from, query: {} })
+      .catch((error: unknown) => {
+        if (isAPIError(error)) return null;
+        throw error;
+      });
+  });
+}
 export async function keepPasskey(userId: string, name: string, response: RegistrationResponseJSON): Promise<boolean> {
   try {
     await auth().api.verifyPasskeyRegistration({ body: { name, response }, headers: await headers() });

@@ -129,7 +129,13 @@ test("passkeys: a device that is unlocked signs in past the codes; one that nobo
     },
   });
   const passkeys = page.getByRole("region", { name: "Passkeys" });
-  await passkeys.getByRole("button", { name: "Add this device" }).click();
+  const addThisDevice = async (password: string): Promise<void> => {
+    await passkeys.getByLabel("Present password").fill(password);
+    await passkeys.getByRole("button", { name: "Add this device" }).click();
+  };
+  await addThisDevice("a guess at it"); // an open tablet is no proof of who holds it
+  await expect(passkeys.getByText("not the present password")).toBeVisible();
+  await addThisDevice(PASSWORD);
   await expect(passkeys.getByRole("button", { name: "Remove it" })).toHaveCount(1);
   const byPasskey = async (): Promise<void> => {
     await page.context().clearCookies();
@@ -149,7 +155,7 @@ test("passkeys: a device that is unlocked signs in past the codes; one that nobo
   await signInAs(page, email, recovery[0]);
   await isIn(page);
   await page.goto("/account");
-  await passkeys.getByRole("button", { name: "Add this device" }).click();
+  await addThisDevice(PASSWORD);
   await expect(passkeys.getByRole("button", { name: "Remove it" })).toHaveCount(1);
   await device.send("WebAuthn.setUserVerified", { authenticatorId, isUserVerified: false });
   await page.addInitScript(() => {

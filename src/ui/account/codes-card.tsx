@@ -5,7 +5,6 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import {
   confirmCodesAction,
-  type Guess,
   newRecoveryCodesAction,
   startCodesAction,
   type StartedCodes,
@@ -14,12 +13,9 @@ import {
 import { Button, TextButton } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
+import { ByPassword } from "./by-password";
 import { font } from "../theme/tokens";
 
-const WHY_NOT = {
-  wrong: "That is not the present password.",
-  "too-many": "The present password was wrong five times. Wait a quarter of an hour.",
-} as const;
 const Codes = styled.ul`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
@@ -55,53 +51,6 @@ function RecoveryCodes({ codes }: { codes: readonly string[] }) {
         ))}
       </Codes>
     </Notice>
-  );
-}
-
-/** The present password, before anything about the door is changed. */
-function ByPassword<T>({
-  ask,
-  words,
-  onDone,
-}: {
-  ask: (password: string) => Promise<Guess<T>>;
-  words: string;
-  onDone: (value: T) => void;
-}) {
-  const [password, setPassword] = useState("");
-  const [why, setWhy] = useState<keyof typeof WHY_NOT | null>(null);
-  const [isAsking, begin] = useTransition();
-  return (
-    <Form
-      onSubmit={(event) => {
-        event.preventDefault();
-        begin(async () => {
-          const answer = await ask(password);
-          setPassword("");
-          setWhy(answer.ok ? null : answer.why);
-          if (answer.ok) onDone(answer.value);
-        });
-      }}
-    >
-      <Stack>
-        <TextField
-          label="Present password"
-          type="password"
-          autoComplete="current-password"
-          isRequired
-          value={password}
-          onChange={setPassword}
-        />
-        {why && (
-          <Notice $tone="oxide" role="alert">
-            {WHY_NOT[why]}
-          </Notice>
-        )}
-        <Button type="submit" isDisabled={isAsking}>
-          {words}
-        </Button>
-      </Stack>
-    </Form>
   );
 }
 

@@ -1,10 +1,11 @@
 "use client";
 import { startRegistration } from "@simplewebauthn/browser";
 import { useState, useTransition } from "react";
-import { endPasskeyAction, keepPasskeyAction, type Passkey, passkeyToMakeAction } from "../../actions/second-step";
+import { endPasskeyAction, keepPasskeyAction, type Passkey, type PasskeyToMake, passkeyToMakeAction } from "../../actions/second-step";
 import { Button } from "../kit/button";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { When } from "../kit/studio-clock";
+import { ByPassword } from "./by-password";
 import { deviceText } from "../text/device-text";
 
 const PROBLEMS = {
@@ -16,9 +17,8 @@ const PROBLEMS = {
 export function PasskeysCard({ passkeys, areHere }: { passkeys: readonly Passkey[]; areHere: boolean }) {
   const [problem, setProblem] = useState<keyof typeof PROBLEMS | null>(null);
   const [isBusy, begin] = useTransition();
-  const add = (): void =>
+  const add = (options: PasskeyToMake | null): void =>
     begin(async () => {
-      const options = await passkeyToMakeAction();
       if (options === null) return setProblem("old");
       const made = await startRegistration({ optionsJSON: options }).catch(() => null);
       setProblem(made && (await keepPasskeyAction(deviceText(navigator.userAgent), made)) ? null : "none");
@@ -52,9 +52,7 @@ export function PasskeysCard({ passkeys, areHere }: { passkeys: readonly Passkey
           </Notice>
         )}
         {areHere ? (
-          <Button isDisabled={isBusy} onPress={add}>
-            Add this device
-          </Button>
+          <ByPassword ask={passkeyToMakeAction} words="Add this device" onDone={add} />
         ) : (
           <Soft>Not at this address: a passkey belongs to a name, and this is a number.</Soft>
         )}
