@@ -2,7 +2,7 @@
 import { buildApp, checkMachine, installPackages, leave, migrate, requireFreePort, serve, studioDatabase, step, untilHealthy } from './steps.mjs'
 
 const port = Number(process.env.PORT ?? 4181)
-const address = process.env.APP_URL ?? `http://localhost:${port}`
+const address = process.env.APP_URL ?? `http://127.0.0.1:${port}`
 
 async function main() {
   console.log('Ponderis')

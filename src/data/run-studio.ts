@@ -83,7 +83,7 @@ async function reset(email: string | undefined, isCodes: boolean): Promise<strin
     return `${parsed.value} signs in with the password alone, and is signed out everywhere.`;
   const secret = parsed.ok && !isCodes ? await passwordLinkFor(parsed.value) : null;
   if (secret)
-    return `${process.env["APP_URL"] ?? "http://localhost:4181"}/password/${secret}\nShown this once, good for 24 hours and one new password.`;
+    return `${process.env["APP_URL"] ?? "http://127.0.0.1:4181"}/password/${secret}\nShown this once, good for 24 hours and one new password.`;
   console.error(parsed.ok ? `Nobody signs in as ${parsed.value}.` : "Whose? npm run studio -- reset --email name@place");
   return null;
 }

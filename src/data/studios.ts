@@ -57,5 +57,6 @@ export const endSecondStepOf = (email: string): Promise<boolean> =>
     const [user] = await em.execute<{ id: string }[]>(`update "user" set "twoFactorEnabled" = false where email = ? returning id`, [email]);
     if (!user) return false;
     for (const table of ["twoFactor", "passkey", "session"]) await em.execute(`delete from "${table}" where "userId" = ?`, [user.id]);
+    await em.execute(`select note_at_door(?, 'had-codes-ended')`, [user.id]);
     return true;
   });

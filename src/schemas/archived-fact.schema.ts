@@ -117,7 +117,8 @@ export function factProblem(table: string, fact: Fact): FactProblem | null {
   const issue = parsed.issues.find(({ code }) => code !== "variation.unknown");
   return issue ? { table, id: String(fact["id"]), path: issue.path, code: issue.code } : null;
 }
-const MOST_KNOWN = 5000;
+/** More than the latest visits and programmes of two thousand clients; past it every page would look anew. */
+const MOST_KNOWN = 20_000;
 const known = onceByName<{ isReadable: boolean }>(MOST_KNOWN);
 /** Whether a stored fact says what its form could have written; one that does not is left out of every page. Asked anew for each page, so looked at once. */
 export const isReadable = (table: string, fact: Fact): boolean =>

@@ -24,6 +24,16 @@ function pictureOf(words: string): StartedCodes["picture"] {
   return { side, path: squares.flatMap(({ x, y }) => (code.isDark(y, x) ? [`M${x} ${y}h1v1h-1z`] : [])).join("") };
 }
 
+/** What the library answers, or this where it refuses; anything else is an error. */
+async function unlessRefused<T, R>(work: () => Promise<T>, refused: R): Promise<T | R> {
+  try {
+    return await work();
+  } catch (error) {
+    if (isAPIError(error)) return refused;
+    throw error;
+  }
+}
+
 /** Codes are made ready; they are asked for once one was shown. */
 export async function startCodes(userId: string, password: string): Promise<Guess<StartedCodes>> {
   const from = await headers();
@@ -36,12 +46,8 @@ export async function startCodes(userId: string, password: string): Promise<Gues
 }
 /** Whether the first code fits: from then on they are asked for. */
 export async function confirmCodes(userId: string, code: string): Promise<boolean> {
-  try {
-    await auth().api.verifyTOTP({ body: { code: code.replaceAll(/\s/g, "") }, headers: await headers() });
-  } catch (error) {
-    if (isAPIError(error)) return false;
-    throw error;
-  }
+  const call = { body: { code: code.replaceAll(/\s/g, "") }, headers: await headers() };
+  if ((await unlessRefused(() => auth().api.verifyTOTP(call), null)) === null) return false;
   await note(userId, "turned-codes-on");
   return true;
 }
@@ -72,21 +78,12 @@ export async function passkeyToMake(userId: string, password: string): Promise<G
   const from = await headers();
   return byPassword(userId, null, async () => {
     await auth().api.verifyPassword({ body: { password }, headers: from });
-    return auth()
-      .api.generatePasskeyRegistrationOptions({ headers: from, query: {} })
-      .catch((error: unknown) => {
-        if (isAPIError(error)) return null;
-        throw error;
-      });
+    return unlessRefused(() => auth().api.generatePasskeyRegistrationOptions({ headers: from, query: {} }), null);
   });
 }
 export async function keepPasskey(userId: string, name: string, response: RegistrationResponseJSON): Promise<boolean> {
-  try {
-    await auth().api.verifyPasskeyRegistration({ body: { name, response }, headers: await headers() });
-  } catch (error) {
-    if (isAPIError(error)) return false;
-    throw error;
-  }
+  const call = { body: { name, response }, headers: await headers() };
+  if ((await unlessRefused(() => auth().api.verifyPasskeyRegistration(call), null)) === null) return false;
   await note(userId, "added-a-passkey");
   return true;
 }
@@ -100,11 +97,6 @@ export async function endPasskey(userId: string, id: string): Promise<void> {
 /** What any device is asked to sign in by a passkey, and whether its answer does. */
 export const passkeyToShow = async (): Promise<object> => auth().api.generatePasskeyAuthenticationOptions({ headers: await headers() });
 export async function signInByPasskey(response: AuthenticationResponseJSON): Promise<boolean> {
-  try {
-    await auth().api.verifyPasskeyAuthentication({ body: { response }, headers: await headers() });
-    return true;
-  } catch (error) {
-    if (isAPIError(error)) return false;
-    throw error;
-  }
+  const call = { body: { response }, headers: await headers() };
+  return (await unlessRefused(() => auth().api.verifyPasskeyAuthentication(call), null)) !== null;
 }

@@ -47,7 +47,7 @@ async function turnCodesOn(
   await page.goto("/account");
   const card = page.getByRole("region", { name: "Codes" });
   await card.getByLabel("Present password").fill(PASSWORD);
-  await card.getByRole("button", { name: "Make ready" }).click();
+  await card.getByRole("button", { name: "Set up codes" }).click();
   const letters = await card.getByRole("code").innerText();
   const recovery = await card.getByRole("list", { name: "Recovery codes" }).getByRole("listitem").allInnerTexts();
   await look(page);
@@ -172,24 +172,36 @@ test("passkeys: a device that is unlocked signs in past the codes; one that nobo
   await page.context().close();
 });
 
-test("a studio that asks for codes opens nothing to who has none, and everything once they are on", async ({ trainer, browser }) => {
-  const { page } = await newMember(trainer, browser, "Runa Holm");
-  await trainer.goto("/studio");
-  const asks = trainer.getByRole("region", { name: "Signing in" });
-  await asks.getByText("Everybody signs in with a code as well").click();
+test("a studio that asks for codes opens nothing to who has none, and everything once they are on; who asks has them first", async ({
+  trainer,
+  browser,
+}) => {
+  const { page: lead } = await newMember(trainer, browser, "Runa Holm");
+  const { page } = await newMember(trainer, browser, "Eskil Brand");
+  await sql(`update studio_member set role = 'lead' where name = 'Runa Holm'`);
+  const asks = lead.getByRole("region", { name: "Signing in" });
+  const tick = asks.getByText("Everybody signs in with a code as well");
+  await lead.goto("/studio");
+  await tick.click();
   await expect(asks.getByText("Turn your own codes on first")).toBeVisible();
-  await sql(`update studio set asks_for_codes = true where name = 'Studio above the chandlery'`);
+  await turnCodesOn(lead);
+  await lead.goto("/studio");
+  await tick.click();
   try {
+    await expect(asks.getByRole("checkbox")).toBeChecked();
     await page.goto("/clients");
     await expect(page).toHaveURL(/\/account$/);
     await expect(page.getByText("asks everybody for a code at sign-in")).toBeVisible();
     expect((await page.request.get("/api/export/studio")).status()).toBe(401);
     await turnCodesOn(page);
     await expect(page.getByText("asks everybody for a code at sign-in")).toBeHidden();
+    await expect(page.getByText("Your studio asks for them.")).toBeVisible();
     await page.goto("/clients");
     await expect(page.getByRole("heading", { name: "Clients" })).toBeVisible();
+    await tick.click();
+    await expect(asks.getByRole("checkbox")).not.toBeChecked();
   } finally {
     await sql(`update studio set asks_for_codes = false`);
   }
-  await page.context().close();
+  await Promise.all([lead.context().close(), page.context().close()]);
 });

@@ -9,12 +9,17 @@ import { Header } from "../../ui/shell/header";
 export const metadata: Metadata = { title: "You and your devices" };
 
 export default async function AccountPage({ searchParams }: { searchParams: Promise<{ changed?: string }> }) {
-  const { unitSystem, owner, ...who } = await requireAtTheDoor();
+  const { unitSystem, owner, trainerName, studioName, elsewhere, hasCodes, asksForCodes, mustTurnCodesOn } = await requireAtTheDoor();
   return (
     <>
       <Header units={unitSystem} owner={owner} />
       <AccountScreen
-        {...who}
+        trainerName={trainerName}
+        studioName={studioName}
+        elsewhere={elsewhere}
+        hasCodes={hasCodes}
+        asksForCodes={asksForCodes}
+        mustTurnCodesOn={mustTurnCodesOn}
         devices={await devicesOf()}
         passkeys={await passkeysOf()}
         passkeysAreHere={passkeysAreHere()}

@@ -110,7 +110,7 @@ export function learn(
 ): Tolerance {
   const then = later(belief, day);
   const over = feltOver(demand, repetitions);
-  const weights = logsOf(then.values).map((log, i) => (then.weights[i] ?? 0) ** keeps * chanceOf(response, chancesOf(over - log)));
+  const weights = logsOf(then.values).map((log, i) => then.weights[i]! ** keeps * chanceOf(response, chancesOf(over - log)));
   return { ...then, weights: normalized(weights) };
 }
 

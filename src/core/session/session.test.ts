@@ -391,16 +391,7 @@ test("what a rule of a condition names first, the session begins with: straight 
   const rule = SCREEN_RULES.find(({ id }) => id === "replacement-range-first");
   if (rule?.limit?.kind !== "rows") throw new Error("no such rule");
   const replaced = contextWith({ limits: [limit(rule.limit, { id: "rule", owner: { kind: "rule", name: rule.id }, untilDay: null })] });
-  const built = (context: ReturnType<typeof contextWith>) =>
-    buildSession(context, {
-      minutes: 45,
-      purpose: "first-strength",
-      skeletonId: null,
-      weak: { kind: "knee" },
-      weakSide: "right",
-      planned: [],
-      sessionNumber: 0,
-    });
+  const built = (context: ReturnType<typeof contextWith>) => buildSession(context, { ...ASKED, minutes: 45 });
   const codes = built(replaced).items.map(({ variationId }) => variationById(variationId).code);
   expect(codes.slice(0, 2)).toEqual(["M07", "M14"]);
   expect(

@@ -10,6 +10,7 @@ const AT_DOOR = [
   "signed-in-on-a-new-device",
   "turned-codes-on",
   "turned-codes-off",
+  "had-codes-ended",
   "made-recovery-codes",
   "used-a-recovery-code",
   "added-a-passkey",

@@ -66,25 +66,27 @@ type Kept = Fact & { id: string; created_at: string; created_by: string; client_
 export async function factsUnread({ studioId }: Scope, em: EntityManager): Promise<Aside[]> {
   const unread: Aside[] = [];
   for (const [table, sql] of Object.entries(LATEST)) {
-    const rows = await em.execute<{ fact: Kept; clientName: string | null }[]>(
-      `select to_jsonb(f) as fact, (select v.name from client_revision v where v.studio_id = f.studio_id and v.client_id = (to_jsonb(f) ->> 'client_id')::uuid
-         order by v.created_at desc, v.id desc limit 1) as "clientName" from (${sql}) f`,
-      [studioId],
-    );
-    for (const { fact, clientName } of rows)
-      if (!isReadable(table, fact)) {
-        const { id, created_at: at, created_by: by, studio_id: _, ...told } = fact;
-        const path = factProblem(table, fact)?.path ?? "";
-        unread.push({
-          id,
-          at: new Date(at).toISOString(),
-          by,
-          tableName: table,
-          path,
-          words: JSON.stringify(told).slice(0, 400),
-          clientName,
-        });
-      }
+    const rows = await em.execute<{ fact: Kept }[]>(`select to_jsonb(f) as fact from (${sql}) f`, [studioId]);
+    for (const { fact } of rows) {
+      const problem = isReadable(table, fact) ? null : factProblem(table, fact);
+      if (!problem) continue;
+      const { id, created_at: at, created_by: by, client_id: clientId, studio_id: _, ...told } = fact;
+      const [client] = clientId
+        ? await em.execute<{ name: string }[]>(
+            `select name from client_revision where studio_id = ? and client_id = ? order by created_at desc, id desc limit 1`,
+            [studioId, clientId],
+          )
+        : [];
+      unread.push({
+        id,
+        at: new Date(at).toISOString(),
+        by,
+        tableName: table,
+        path: problem.path,
+        words: JSON.stringify(told).slice(0, 400),
+        clientName: client?.name ?? null,
+      });
+    }
   }
   return unread;
 }

@@ -161,6 +161,8 @@ describe("codes that are lost", () => {
     await withCodes(lead);
     expect(await endSecondStepOf(`${lead}@x.example`)).toBe(true);
     expect(await has(lead)).toEqual([false, 0]);
+    const audit = await inTest(orm, studio.scope, (em) => listAudit(studio.scope, em));
+    expect(audit[0]).toMatchObject({ verb: "had-codes-ended", by: lead });
     expect(await endSecondStepOf("nobody@x.example")).toBe(false);
   });
 });

@@ -72,7 +72,7 @@ function Starting({ started, onOn }: { started: StartedCodes; onOn: () => void }
     >
       <Stack>
         <p>1. In an authenticator app on your telephone, add an account by this picture, or by the letters below it.</p>
-        <Picture viewBox={`-4 -4 ${picture.side + 8} ${picture.side + 8}`} role="img" aria-label="The secret as a picture">
+        <Picture viewBox={`-4 -4 ${picture.side + 8} ${picture.side + 8}`} role="img" aria-label="Picture for the authenticator app">
           <path d={picture.path} fill="#000" />
         </Picture>
         <p>
@@ -110,7 +110,7 @@ export function CodesCard({ hasCodes, asksForCodes }: { hasCodes: boolean; asksF
         {!hasCodes && !started && (
           <>
             <p>A password can be read over a shoulder. With codes, signing in asks for six digits from your telephone as well.</p>
-            <ByPassword ask={startCodesAction} words="Make ready" onDone={setStarted} />
+            <ByPassword ask={startCodesAction} words="Set up codes" onDone={setStarted} />
           </>
         )}
         {!hasCodes && started && (

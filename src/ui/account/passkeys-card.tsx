@@ -54,7 +54,7 @@ export function PasskeysCard({ passkeys, areHere }: { passkeys: readonly Passkey
         {areHere ? (
           <ByPassword ask={passkeyToMakeAction} words="Add this device" onDone={add} />
         ) : (
-          <Soft>Not at this address: a passkey belongs to a name, and this is a number.</Soft>
+          <Soft>Passkeys need a studio whose address is a name; this one is a number.</Soft>
         )}
       </Stack>
     </Card>

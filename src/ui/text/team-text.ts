@@ -28,6 +28,7 @@ const DONE: Readonly<Record<string, string>> = {
   "signed-in-on-a-new-device studio_member": "signed in on a device not used before",
   "turned-codes-on studio_member": "turned codes on",
   "turned-codes-off studio_member": "turned codes off",
+  "had-codes-ended studio_member": "had their codes ended by whoever runs the server",
   "made-recovery-codes studio_member": "made new recovery codes",
   "used-a-recovery-code studio_member": "used a recovery code",
   "added-a-passkey studio_member": "added a passkey",
