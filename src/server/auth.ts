@@ -35,6 +35,8 @@ const COMES_IN: readonly string[] = [
 ];
 /** A code holds for its half minute and one on either side; within them it lets somebody in once. */
 const ONE_USE = { points: 1, duration: 120 };
+/** What the sign-in library leaves with whoever has told the password and not yet the code. */
+const BEGUN_COOKIE = "two_factor";
 /** Passkeys belong to a name, and a number is none. */
 export const passkeysAreHere = (): boolean => !/^[\d.]+$|^\[/.test(new URL(setting("APP_URL")).hostname);
 
@@ -82,6 +84,7 @@ function createAuth() {
             await context.context.internalAdapter.deleteSession(session.token);
             throw new APIError("UNAUTHORIZED");
           }
+          if (context.getCookie(context.context.createAuthCookie(BEGUN_COOKIE).name) === null) return; // the first code of somebody who is in
         }
         const known = context.getCookie(DEVICE_COOKIE);
         const device = known ?? newDevice();

@@ -65,7 +65,11 @@ test("codes: asked for after the password, each counts once, a recovery code too
   browser,
 }) => {
   const { page, email } = await newMember(trainer, browser, "Tamsin Rook");
+  const signedIn = async (): Promise<number> =>
+    (await sql(`select 1 from audit_event a join "user" u on u.id = a.created_by where u.email = $1 and a.verb like 'signed-in%'`, [email]))
+      .length;
   const { letters, recovery } = await turnCodesOn(page, expectAccessible);
+  expect(await signedIn()).toBe(1); // turning them on is no sign-in
   expect(recovery).toHaveLength(10);
 
   const other = await elsewhere(browser);
@@ -79,6 +83,7 @@ test("codes: asked for after the password, each counts once, a recovery code too
   await expect(other.getByText("does not fit")).toBeVisible();
   await tellCode(other, code);
   await isIn(other);
+  expect(await signedIn()).toBe(2);
   const third = await elsewhere(browser);
   await signInAs(third, email, code);
   await expect(third.getByText("has been used")).toBeVisible();

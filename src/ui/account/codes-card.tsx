@@ -141,7 +141,7 @@ export function CodesCard({ hasCodes, asksForCodes }: { hasCodes: boolean; asksF
             {wanted === "recovery" && (
               <ByPassword
                 ask={newRecoveryCodesAction}
-                words="Make new ones, and end the old"
+                words="Make new recovery codes, and end the old"
                 onDone={(codes) => {
                   setFresh(codes);
                   setWanted(null);
@@ -159,6 +159,7 @@ export function CodesCard({ hasCodes, asksForCodes }: { hasCodes: boolean; asksF
                 }}
               />
             )}
+            {wanted !== null && <TextButton onPress={() => setWanted(null)}>leave it as it is</TextButton>}
           </>
         )}
       </Stack>
