@@ -144,6 +144,18 @@ function easiestPossible({ context, variation, glanceAt }: Row, setting: Setting
   return values.slice(first).find((value) => isWithin(at(value), Infinity)) ?? easiest;
 }
 
+/** A limit that is passed by just as much at both ends of a lever and in its middle: this lever does not move what it counts. */
+function isBeyondReach({ endAt }: Row, places: readonly Setting[]): boolean {
+  const passedBy = [0, places.length >> 1, places.length - 1].map((i) => {
+    const place = places[i];
+    return place ? endAt(place).closing.flatMap((reason) => (reason.code === "over-limit" ? [reason] : [])) : [];
+  });
+  const [first = [], ...others] = passedBy;
+  return first.some(({ limitId, value }) =>
+    others.every((each) => each.some((other) => other.limitId === limitId && Math.abs(other.value - value) < 1e-9)),
+  );
+}
+
 /**
  * Where depth, hands and load in turn lead nowhere, one lever alone may, of whatever kind: the nearest place it can stand at
  * that passes. How the weight is shared is the client's to say, and is only told.
@@ -154,12 +166,14 @@ function byOneLever(row: Row, setting: Setting, isTried: (lever: LeverId) => boo
     if (!isTried(range.lever)) continue;
     const now = setting[range.lever] ?? range.start;
     const values = allowedOn(context, variation, range);
+    const at = (value: number): Setting => withLever(setting, range.lever, value);
+    if (isBeyondReach(row, values.map(at))) continue;
     const step = Math.max(1, Math.ceil(values.length / (2 * PLACES)));
     const found = values
       .filter((_, i) => i % step === 0 || i === values.length - 1)
       .toSorted((a, b) => Math.abs(a - now) - Math.abs(b - now))
-      .find((value) => passes(row, withLever(setting, range.lever, value), 1));
-    if (found !== undefined) return withLever(setting, range.lever, found);
+      .find((value) => passes(row, at(value), 1));
+    if (found !== undefined) return at(found);
   }
   return null;
 }
