@@ -3,7 +3,7 @@ import Joi from "joi";
 import { redirect } from "next/navigation";
 import { choosePosture, recordMeasure } from "../data/loop/calibrate";
 import { clearWarning, correctComplaint, correctDetails, erase, takeInClient } from "../data/loop/correct";
-import { withRecord } from "../data/loop/load";
+import { refuse, withRecord } from "../data/loop/load";
 import { setDailyHeight } from "../data/repos/client.repo";
 import { newMeasureSchema, postureChoiceSchema } from "../schemas/body.schema";
 import { complaintChangeSchema, dailyHeightSchema, detailsSchema, newClientSchema } from "../schemas/client.schema";
@@ -64,9 +64,11 @@ export async function setDailyHeightAction(clientId: string, input: unknown, ste
   );
 }
 
-/** A clinician's clearance of one warning sign. */
+/** A clinician's clearance of one warning sign; of what cannot be read a lead says that it may be left out. */
 export async function clearWarningAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
-  return takeStep("clearance", stepId, clearanceSchema, input, ({ scope, today }, em, clearance) =>
-    clearWarning(scope, em, clientId, { ...clearance, day: today }),
+  return takeStep("clearance", stepId, clearanceSchema, input, async ({ scope, today, role }, em, clearance) =>
+    clearance.role === "lead" && role !== "lead"
+      ? refuse({ code: "only-a-lead" })
+      : clearWarning(scope, em, clientId, { ...clearance, day: today }),
   );
 }

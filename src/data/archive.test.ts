@@ -181,7 +181,7 @@ describe("an archive of one client", () => {
       ["fact", withTable("training_session", [{ ...first("training_session"), id: "x" }])],
       ["fact", withTable("screen", [{ ...first("screen"), answers: { conditions: 3 } }])],
       ["fact", withTable("response", [{ ...first("response"), pains: 3 }])],
-      ["unread", withTable("calm_pose", [{ ...first("calm_pose"), limited_by: "nowhere" }])],
+      ["fact", withTable("calm_pose", [{ ...first("calm_pose"), limited_by: "nowhere" }])],
     ];
     for (const [why, each] of broken) {
       const taken = await inTest(orm, to.scope, async (em) => {

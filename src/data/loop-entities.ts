@@ -2,7 +2,7 @@ import type { Part } from "../core/dose/part";
 import { defineEntity, p } from "@mikro-orm/core";
 import type { Dose, Pattern } from "../core/catalogue/variation";
 import type { FloorEventBody, PerformedSet } from "../core/floor/events";
-import type { ClinicianRole } from "../core/limits/clinician";
+import type { Clearance } from "../core/progress/warning";
 import type { Demand, Side } from "../core/mechanics/channels";
 import type { DecisionMove } from "../core/progress/decide";
 import type { DecisionReason } from "../core/progress/decision-reason";
@@ -177,7 +177,7 @@ export const ClearanceRow = defineEntity({
     sourceId: p.uuid(),
     sign: p.string(),
     by: p.string(),
-    role: p.string().$type<ClinicianRole>(),
+    role: p.string().$type<Clearance["role"]>(),
     day: p.date(),
     note: p.string(),
   },

@@ -1,6 +1,12 @@
 import Joi from "joi";
 import { axisOf } from "../core/school/school";
-import { uuid } from "./fields";
+import { channelSide, uuid, within } from "./fields";
+import { BODY_LIMITS } from "../core/body/body";
+import { PATTERNS } from "../core/catalogue/variation";
+import { MEASURED_SITES } from "../core/limits/complaint";
+import { CEILING_CHANNELS } from "../core/mechanics/channels";
+import { newMeasureSchema } from "./body.schema";
+import { complaintSchema } from "./client.schema";
 import { findingKeys } from "./assess.schema";
 import { kitListSchema } from "./kit.schema";
 import { floorEventSchema } from "./floor.schema";
@@ -32,8 +38,30 @@ const without = (value: unknown, ...keys: string[]): Record<string, unknown> =>
   Object.fromEntries(Object.entries(objectOf(value)).filter(([key]) => !keys.includes(key)));
 /** As it is stored: the levers by name, and the version they were written in. */
 const storedSetting = Joi.object({ version: Joi.number().integer().required() }).pattern(Joi.string().max(40), Joi.number()).required();
-const place = Joi.object({ variation_id: Joi.string().max(80).required(), setting: storedSetting });
-const placeOf = ({ variation_id, setting }: Fact): unknown => ({ variation_id, setting });
+const place = { variation_id: Joi.string().max(80).required(), setting: storedSetting };
+const oneSide = Joi.string().valid("left", "right").required();
+const rungForm = Joi.object({
+  ...place,
+  side: oneSide,
+  pattern: Joi.string()
+    .valid(...PATTERNS)
+    .required(),
+});
+const calmPoseForm = Joi.object({
+  ...place,
+  side: oneSide,
+  limited_by: Joi.string()
+    .valid(...MEASURED_SITES)
+    .required(),
+  mass_kg: within(BODY_LIMITS.massKg).required(),
+});
+const ceilingForm = Joi.object({
+  channel: Joi.string()
+    .valid(...CEILING_CHANNELS)
+    .required(),
+  side: channelSide.required(),
+  value: Joi.number().positive().required(),
+});
 
 const knownPositions = (positions: unknown): unknown =>
   positions === null || typeof positions !== "object"
@@ -65,9 +93,28 @@ const FORMS: Readonly<Record<string, Form>> = {
   },
   screen: { schema: screenAnswersSchema, told: ({ answers }) => answers },
   posture_rule: { schema: postureSchema, told: ({ rule }) => rule },
-  client_limit: { schema: ruleSchema, told: ({ rule }) => rule },
-  rung: { schema: place, told: placeOf },
-  calm_pose: { schema: place, told: placeOf },
+  client_limit: {
+    schema: Joi.object({ rule: ruleSchema.required(), side: channelSide.required() }),
+    told: ({ rule, side }) => ({ rule, side }),
+  },
+  complaint: {
+    schema: complaintSchema,
+    told: ({ complaint_id: id, site, side, words, usual_pain_score: usualPainScore, pain_limit_score: painLimitScore }) => ({
+      id,
+      site,
+      side,
+      words,
+      usualPainScore,
+      painLimitScore,
+    }),
+  },
+  body_measure: { schema: newMeasureSchema, told: ({ height_m: heightM, mass_kg: massKg, overrides }) => ({ heightM, massKg, overrides }) },
+  ceiling: { schema: ceilingForm, told: ({ channel, side, value }) => ({ channel, side, value }) },
+  rung: { schema: rungForm, told: ({ variation_id, setting, side, pattern }) => ({ variation_id, setting, side, pattern }) },
+  calm_pose: {
+    schema: calmPoseForm,
+    told: ({ variation_id, setting, side, limited_by, mass_kg }) => ({ variation_id, setting, side, limited_by, mass_kg }),
+  },
   prescription: { schema: sessionDose, told: ({ dose }) => dose },
   response: {
     schema: morningSchema,

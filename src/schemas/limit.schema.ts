@@ -53,7 +53,7 @@ export const clearanceSchema = Joi.object<NewClearance, true>({
   sign: text(40).required(),
   by: words(80).required(),
   role: Joi.string()
-    .valid(...CLINICIAN_ROLES)
+    .valid(...CLINICIAN_ROLES, "lead")
     .required(),
   note: maybeWords(400).required(),
 });

@@ -2,7 +2,10 @@ import { today as todayIn } from "@internationalized/date";
 import type { EntityManager, MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, expect, test } from "vitest";
+import { UNREAD_FACT } from "../../src/core/progress/warning";
+import { openWarningsOf } from "../../src/core/record/derive";
 import { StudioRow } from "../../src/data/entities";
+import { clearWarning } from "../../src/data/loop/correct";
 import { inStudio, openOrm, openOwnerOrm } from "../../src/data/orm";
 import { dropAside, factsUnread } from "../../src/data/repos/aside.repo";
 import { listClients } from "../../src/data/repos/client.repo";
@@ -85,4 +88,48 @@ test("every kind of nonsense leaves every reader standing, is said, and goes whe
   expect(await here((em) => loadRecord(scope, em, client!.id))).toEqual(usual);
   const [visit] = await here((em) => listVisits(scope, em));
   expect(await here((em) => dropAside(scope, em, visit?.id ?? newUuid()))).toMatchObject({ refusal: { code: "no-such-fact" } }); // one that reads is nobody's to drop
+});
+
+test("a limit that cannot be read is left out and holds its client, until a lead says it may be left out", async () => {
+  const lines = await here((em) => listClients(scope, em, TODAY));
+  const records = await Promise.all(lines.map(({ id }) => here((em) => loadRecord(scope, em, id))));
+  const usual = records.find((each) => each && openWarningsOf(each).length === 0 && each.limits.length > 0);
+  if (!usual) throw new Error("everybody is held already");
+  const clientId = usual.client.id;
+  const now = async () => {
+    const record = await here((em) => loadRecord(scope, em, clientId));
+    if (!record) throw new Error("nobody there");
+    return record;
+  };
+  for (const [side, rule] of [
+    ["right", { kind: "most", channel: "kneeFlexion", most: "ninety" }],
+    ["both", []],
+    ["up", { kind: "most", channel: "kneeFlexion", most: 90 }],
+  ] as const) {
+    const id = newUuid();
+    const fact = {
+      studio_id: scope.studioId,
+      id,
+      created_by: "x",
+      client_id: clientId,
+      side,
+      rule: JSON.stringify(rule),
+      owner_kind: "clinician",
+      owner_name: "surgeon",
+      from_day: TODAY,
+    };
+    const columns = Object.keys(fact);
+    await here((em) =>
+      em.execute(`insert into client_limit (${columns.join(", ")}) values (${columns.map(() => "?").join(", ")})`, Object.values(fact)),
+    );
+    const held = await now();
+    expect(held.limits).toEqual(usual.limits);
+    expect(openWarningsOf(held)).toEqual([
+      { sourceId: id, sign: UNREAD_FACT, table: "client_limit", day: TODAY, at: `${TODAY}T00:00:00.000Z` },
+    ]);
+    const said = { sourceId: id, sign: UNREAD_FACT, by: "Tove", note: "Written anew", day: TODAY };
+    expect(await here((em) => clearWarning(scope, em, clientId, { ...said, role: "doctor" }))).toMatchObject({ ok: false });
+    expect(await here((em) => clearWarning(scope, em, clientId, { ...said, role: "lead" }))).toEqual({ ok: true });
+    expect(openWarningsOf(await now())).toEqual([]);
+  }
 });

@@ -98,7 +98,7 @@ async function addedTo(clientId: string, number: number): Promise<void> {
           bytes: randomBytes(PICTURE_BYTES),
         });
     }
-    const limit = record.limits.find(({ lift }) => !lift);
+    const limit = record.limits.find(({ lift, owner }) => !lift && owner.kind === "clinician");
     if (limit && chance.happens(50))
       await expectTaken(
         endLimit(here, em, clientId, limit.id, {

@@ -213,7 +213,7 @@ async function tellFromHome(
   { today, timeZone }: Now,
 ): Promise<void> {
   const at = (daysAgo: number, minute = 0): string =>
-    instantAt(dayAfter(today, -daysAgo), `08:${String(minute).padStart(2, "0")}`, timeZone).toISOString();
+    instantAt(dayAfter(today, -daysAgo), `08:${String(minute % 60).padStart(2, "0")}`, timeZone).toISOString();
   await setPrivateLink(scope, em, clientId, "page", { secret: demoSecret(key), untilDay: null, asksYear: false });
   await setContact(scope, em, clientId, { channel: "text", address: "+00 555 010", remindAt: null });
   const items =

@@ -3,7 +3,7 @@ import { v4 as newUuid } from "uuid";
 import type { FloorEventBody } from "../../core/floor/events";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day } from "../../core/day";
-import type { Clearance } from "../../core/progress/warning";
+import { type Clearance, mayEnd } from "../../core/progress/warning";
 import { openWarningsOf } from "../../core/record/derive";
 import type { ClientProfile } from "../../core/record/record";
 import { archiveOf } from "../archive";
@@ -77,11 +77,11 @@ export const endLimit = (
     return { ok: true };
   });
 
-/** A clinician's clearance of one warning that stands open. */
+/** A clinician's clearance of one warning that stands open, or a lead's word that what cannot be read may be left out. */
 export const clearWarning = (scope: Scope, em: EntityManager, clientId: string, clearance: Omit<Clearance, "id">): Promise<Taken> =>
   withRecord(scope, em, clientId, async (record) => {
     const isOpen = openWarningsOf(record).some(({ sourceId, sign }) => sourceId === clearance.sourceId && sign === clearance.sign);
-    if (!isOpen) return refuse({ code: "no-such-warning" });
+    if (!isOpen || !mayEnd(clearance.sign, clearance.role)) return refuse({ code: "no-such-warning" });
     await addClearance(scope, em, clientId, clearance);
     return { ok: true };
   });

@@ -182,7 +182,7 @@ describe("a session of the programme", () => {
     const { draft } = await withSides(studio);
     await keep(studio, draft);
     const limit: Omit<Limit, "id" | "lift"> = {
-      rule: { kind: "most", channel: "kneeFlexion", most: 12 },
+      rule: { kind: "most", channel: "kneeFlexion", most: 30 },
       side: "both",
       owner: { kind: "clinician", name: "Surgeon" },
       fromDay: "2026-10-01",

@@ -3,6 +3,9 @@ export const STOPS = `stop_sign(e.kind, e.payload) is not null and (e.kind = 'wa
       select 1 from floor_event w where w.studio_id = e.studio_id and w.session_id = e.session_id and w.kind = 'warning-sign'
          and (w.payload ->> 'sign' = stop_sign(e.kind, e.payload) or stop_sign(e.kind, e.payload) = 'other-sign')))`;
 
+/** A list out of a stored document; none where there is no list, so that nonsense in one fact fails no page. */
+const listOf = (of: string): string => `case jsonb_typeof(${of}) when 'array' then ${of} else '[]' end`;
+
 /**
  * Everything a page or a decision needs of one client, as one JSON document: what counts now, and the last sessions.
  * One statement is one snapshot; each part goes by an index, so that five years cost what five weeks do.
@@ -43,23 +46,23 @@ events as (
   select e.* from floor_event e join recent s on s.studio_id = e.studio_id and s.id = e.session_id
 ),
 said as (
-  select e.id as source_id, stop_sign(e.kind, e.payload) as sign, s.day, e.occurred_at - e.clock_offset_ms * interval '1 millisecond' as at from training_session s join mine using (studio_id, client_id)
+  select e.id::text as source_id, stop_sign(e.kind, e.payload) as sign, s.day::text, e.occurred_at - e.clock_offset_ms * interval '1 millisecond' as at from training_session s join mine using (studio_id, client_id)
     join floor_event e on e.studio_id = s.studio_id and e.session_id = s.id where ${STOPS}
   union all
-  select r.id, sign, r.day, r.created_at from response r join mine using (studio_id, client_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
+  select r.id::text, sign, r.day::text, r.created_at from response r join mine using (studio_id, client_id), jsonb_array_elements_text(${listOf("r.warning_signs")}) sign where r.warning_signs <> '[]'
   union all
-  select f.id, 'spreading-pain', f.day, f.created_at from finding f join mine using (studio_id, client_id) where f.protocol in ('bend-response', 'arch-response') and f.value = 3
+  select f.id::text, 'spreading-pain', f.day::text, f.created_at from finding f join mine using (studio_id, client_id) where f.protocol in ('bend-response', 'arch-response') and f.value = 3
   union all
-  select h.id, h.told ->> 'sign', h.day, h.created_at from home_entry h join mine using (studio_id, client_id) where h.kind = 'sign'
+  select h.id::text, coalesce(h.told ->> 'sign', 'other-sign'), h.day::text, h.created_at from home_entry h join mine using (studio_id, client_id) where h.kind = 'sign'
   union all
   select n.id, n.sign, n.day, n.at from (
-    select (s.answers #>> '{signs,id}')::uuid as id, sign, (s.answers #>> '{signs,day}')::date as day, min(s.created_at) as at
-      from screen s join mine using (studio_id, client_id), jsonb_array_elements_text(s.answers #> '{signs,signs}') sign group by 1, 2, 3) n
+    select coalesce(s.answers #>> '{signs,id}', s.id::text) as id, sign, coalesce(s.answers #>> '{signs,day}', s.created_at::date::text) as day, min(s.created_at) as at
+      from screen s join mine using (studio_id, client_id), jsonb_array_elements_text(${listOf("s.answers #> '{signs,signs}'")}) sign group by 1, 2, 3) n
 )
 select json_build_object(
   'client', (select json_build_object('id', v.client_id, 'name', v.name, 'birthYear', v.birth_year, 'sex', v.sex, 'goal', v.goal, 'archivedDay', v.archived_day)
     from client_revision v join mine using (studio_id, client_id) order by v.created_at desc, v.id desc limit 1),
-  'screen', (select s.answers from screen s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
+  'screen', (select json_build_object('id', s.id, 'day', s.created_at::date, 'answers', s.answers) from screen s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
   'complaints', (select coalesce(json_agg(json_build_object('id', c.complaint_id, 'site', c.site, 'side', c.side, 'words', c.words, 'usualPainScore', c.usual_pain_score, 'painLimitScore', c.pain_limit_score)
       order by c.first_at, c.complaint_id), '[]') from (
         select distinct on (c.complaint_id) c.*, min(c.created_at) over (partition by c.complaint_id) as first_at from complaint c join mine using (studio_id, client_id)
@@ -109,7 +112,7 @@ select json_build_object(
     from (select h.* from home_entry h join mine using (studio_id, client_id) where h.kind = 'set'
         and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
        order by h.occurred_at desc, h.id desc limit 200) h),
-  'tasksTold', (select coalesce(json_agg(t.told || jsonb_build_object('day', t.day) order by t.day, t.created_at, t.id), '[]') from (
+  'tasksTold', (select coalesce(json_agg(t.told || jsonb_build_object('day', t.day, 'id', t.id, 'at', t.occurred_at) order by t.day, t.created_at, t.id), '[]') from (
         select h.* from home_entry h join mine using (studio_id, client_id) where h.kind = 'task' order by h.day desc, h.created_at desc, h.id desc limit 60) t),
   'homeKit', (select k.items from kit_list k join mine using (studio_id, client_id) order by k.created_at desc, k.id desc limit 1),
   'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)

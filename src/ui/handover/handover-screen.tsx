@@ -8,7 +8,7 @@ import { variationById } from "../../core/catalogue/catalogue";
 import { Link } from "../kit/link";
 import { useStudioZone } from "../kit/studio-clock";
 import { agoText, dayAt, dayText } from "../text/day-text";
-import { moveText, responseText, warningText } from "../text/decision-text";
+import { moveText, responseText, untilText, warningText } from "../text/decision-text";
 import { itemName } from "../text/item-text";
 import { leverName, recipeText, settingText } from "../text/lever-text";
 import { limitText } from "../text/limit-text";
@@ -89,7 +89,7 @@ export function HandoverScreen({ clientId, handover, notes, names, self, since, 
       {openWarnings.length > 0 && (
         <Notice $tone="oxide" style={{ marginBottom: 10 }}>
           <strong>Closed.</strong> {openWarnings.map(({ sign, day }) => `${warningText(sign)}, ${dayText(day)}`).join("; ")}. Nothing is
-          trained until a clinician’s clearance is recorded.
+          trained until {untilText(openWarnings.map(({ sign }) => sign))}.
         </Notice>
       )}
       {ownLimit && (

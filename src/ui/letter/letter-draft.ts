@@ -4,6 +4,7 @@ import { PROTOCOLS } from "../../core/assess/protocols.data";
 import { type Day, dayAfter } from "../../core/day";
 import { limitState } from "../../core/limits/limit";
 import { currentPlans, openWarningsOf } from "../../core/record/derive";
+import { endedBy } from "../../core/progress/warning";
 import type { Audience, LetterSection } from "../../core/record/letter";
 import type { ClientRecord } from "../../core/record/record";
 import { clocksOf } from "../../core/screen/screen";
@@ -137,7 +138,9 @@ function questions(record: ClientRecord, audience: Audience, today: Day, units: 
     (limit) => limit.owner.kind === "clinician" && limit.untilDay !== null && limit.lift === null && limit.untilDay <= dayAfter(today, 28),
   );
   return [
-    ...openWarningsOf(record).map(({ sign }) => `${capital(inSentence(warningText(sign)))}: may training go on, and within which bounds?`),
+    ...openWarningsOf(record)
+      .filter(({ sign }) => endedBy(sign) === "clinician")
+      .map(({ sign }) => `${capital(inSentence(warningText(sign)))}: may training go on, and within which bounds?`),
     ...ended.map((limit) => `${limitText(limit, today, units)}: does it stay, or may it be lifted?`),
     ...(audience === "clinician" ? ["Is there anything else to keep from, or to aim at?"] : []),
   ].join("\n");

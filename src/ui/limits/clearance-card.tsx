@@ -3,12 +3,13 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { clearWarningAction } from "../../actions/clients";
 import { CLINICIAN_ROLES, type ClinicianRole } from "../../core/limits/clinician";
-import type { Warning } from "../../core/progress/warning";
+import { endedBy, type Warning } from "../../core/progress/warning";
 import { Button } from "../kit/button";
 import { SelectField, TextField } from "../kit/fields";
 import { Card, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
+import { factName } from "../text/archive-text";
 import { dayText } from "../text/day-text";
 import { warningText } from "../text/decision-text";
 import { roleName } from "../text/limit-text";
@@ -16,7 +17,7 @@ import { roleName } from "../text/limit-text";
 const ROLES = CLINICIAN_ROLES.map((id) => ({ id, label: roleName[id] }));
 
 /** One warning sign that stands open, and the clinician's clearance that alone lifts it. */
-export function ClearanceCard({ clientId, warning }: { clientId: string; warning: Warning }) {
+function SignCard({ clientId, warning }: { clientId: string; warning: Warning }) {
   const [by, setBy] = useState("");
   const [role, setRole] = useState<ClinicianRole | null>(null);
   const [note, setNote] = useState("");
@@ -49,3 +50,42 @@ export function ClearanceCard({ clientId, warning }: { clientId: string; warning
     </Card>
   );
 }
+
+/** Something stored that no page can read: what it was, what it held, and a lead's word that it may be left out. */
+function UnreadCard({ clientId, warning, leadName }: { clientId: string; warning: Warning; leadName: string | null }) {
+  const [note, setNote] = useState("");
+  const { take, isTaking, problem } = useStep();
+  const { sourceId, sign, table = "" } = warning;
+  return (
+    <Card $accent="oxide" aria-label={warningText(sign)}>
+      <Form
+        onSubmit={(event) => {
+          event.preventDefault();
+          take((stepId) => clearWarningAction(clientId, { sourceId, sign, by: leadName, role: "lead", note }, stepId));
+        }}
+      >
+        <Stack>
+          <Title>
+            {warningText(sign)}: {factName(table)}
+          </Title>
+          <p>
+            It is left out of every page. Nobody can say what it asked for, so nothing is open until a lead of the studio has looked at it
+            and written it anew where it still holds. Everything stored stands in the client’s archive as it is.
+          </p>
+          {leadName !== null && (
+            <Row $gap={16} style={{ alignItems: "end" }}>
+              <TextField label="Why it may be left out" isRequired value={note} onChange={setNote} />
+              <Button type="submit" isDisabled={isTaking}>
+                Leave it out
+              </Button>
+            </Row>
+          )}
+          <Problem text={problem} />
+        </Stack>
+      </Form>
+    </Card>
+  );
+}
+
+export const ClearanceCard = ({ leadName, ...props }: { clientId: string; warning: Warning; leadName: string | null }) =>
+  endedBy(props.warning.sign) === "lead" ? <UnreadCard {...props} leadName={leadName} /> : <SignCard {...props} />;

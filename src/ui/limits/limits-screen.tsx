@@ -60,6 +60,8 @@ export interface LimitsScreenProps {
   isShinMeasured: boolean;
   dailyTasks: readonly DailyTask[];
   warnings: readonly Warning[];
+  /** The name of whoever is signed in, where they lead the studio. */
+  leadName: string | null;
   school: SchoolChoice | null;
   today: Day;
   units: UnitSystem;
@@ -113,7 +115,7 @@ function LiftForm({
 
 /** Limits with their owners, and the ceilings with where they came from. */
 export function LimitsScreen(props: LimitsScreenProps) {
-  const { client, complaints, limits, subject, measure, dailyTasks, school, warnings, today, units } = props;
+  const { client, complaints, limits, subject, measure, dailyTasks, school, warnings, leadName, today, units } = props;
   const clientId = client.id;
   const [open, setOpen] = useState<"limit" | "calm-pose" | Limit | null>(null);
   const close = (): void => setOpen(null);
@@ -121,7 +123,7 @@ export function LimitsScreen(props: LimitsScreenProps) {
     <Page>
       <Stack>
         {warnings.map((warning) => (
-          <ClearanceCard key={`${warning.sourceId} ${warning.sign}`} clientId={clientId} warning={warning} />
+          <ClearanceCard key={`${warning.sourceId} ${warning.sign}`} clientId={clientId} warning={warning} leadName={leadName} />
         ))}
         <CeilingsCard
           {...{

@@ -1,7 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import styled from "styled-components";
-import type { Warning } from "../../core/progress/warning";
+import { endedBy, type Warning } from "../../core/progress/warning";
 import type { Day } from "../../core/day";
 import { isTelling } from "../../core/assess/range-limits";
 import { isBinding, type Limit, limitState } from "../../core/limits/limit";
@@ -70,7 +70,8 @@ export function LimitsBar(props: {
       {warnings.length > 0 && (
         <div role="alert">
           <Alarm href={`/clients/${clientId}/limits`}>
-            Warning sign open: {[...new Set(warnings.map(({ sign }) => warningText(sign)))].join("; ")}
+            {warnings.some(({ sign }) => endedBy(sign) === "clinician") ? "Warning sign open" : "Closed"}:{" "}
+            {[...new Set(warnings.map(({ sign }) => warningText(sign)))].join("; ")}
           </Alarm>
         </div>
       )}

@@ -26,6 +26,9 @@ const FACT_NAMES: Readonly<Record<string, string>> = {
   message_words: "words of a message",
   finding: "a measure",
   screen: "answers on Screen",
+  complaint: "a complaint",
+  body_measure: "height and weight",
+  ceiling: "a ceiling",
   school_choice: "an approach",
   posture_rule: "how the shin moves",
   client_limit: "a limit",
@@ -39,6 +42,8 @@ const FACT_NAMES: Readonly<Record<string, string>> = {
   home_entry: "something told from home",
   home_look: "a look at what was done at home",
 };
+/** "a limit" */
+export const factName = (table: string): string => FACT_NAMES[table] ?? "an entry";
 /** Where in an archive something is, as a person says it; its id stays, for whoever has to find it in the file. */
 export function whereText(where: string): string {
   const [table = "", ...rest] = where.split(" ");
@@ -47,7 +52,7 @@ export function whereText(where: string): string {
 }
 /** "A visit of Runa Skov (at)" */
 export const asideText = ({ tableName, path, clientName }: Pick<Aside, "tableName" | "path" | "clientName">): string =>
-  capital(`${FACT_NAMES[tableName] ?? "an entry"}${clientName ? ` of ${clientName}` : ""}${path ? ` (${path})` : ""}`);
+  capital(`${factName(tableName)}${clientName ? ` of ${clientName}` : ""}${path ? ` (${path})` : ""}`);
 /** "left out, for it cannot be right: a visit (at)" */
 export const leftOutText = (leftOut: readonly FactProblem[]): string =>
-  `left out, for it cannot be right: ${leftOut.map(({ table, path }) => `${FACT_NAMES[table] ?? "an entry"}${path ? ` (${path})` : ""}`).join(", ")}`;
+  `left out, for it cannot be right: ${leftOut.map(({ table, path }) => `${factName(table)}${path ? ` (${path})` : ""}`).join(", ")}`;

@@ -4,6 +4,7 @@ import type { Limit } from "../../core/limits/limit";
 import type { DecisionMove } from "../../core/progress/decide";
 import type { DecisionReason } from "../../core/progress/decision-reason";
 import type { MorningClass } from "../../core/progress/morning";
+import { endedBy, UNREAD_FACT } from "../../core/progress/warning";
 import { unreachable } from "../../core/reasons";
 import { jointText } from "./channel-text";
 import { fitReasonText } from "./fit-text";
@@ -46,8 +47,17 @@ const SIGNS: Readonly<Record<string, string>> = {
   "belly-or-pelvic": "Pressure in the belly or pelvis",
   "severe-headache": "A sudden severe headache",
   "other-sign": "Another warning sign",
+  [UNREAD_FACT]: "Something stored that cannot be read",
 };
 export const warningText = (sign: string): string => SIGNS[sign] ?? "Another warning sign";
+/** "a clinician has cleared it" */
+export function untilText(signs: readonly string[]): string {
+  const by = new Set(signs.map(endedBy));
+  if (!by.has("lead")) return "a clinician has cleared it";
+  return by.has("clinician")
+    ? "a clinician has cleared the sign, and a lead has looked at what cannot be read"
+    : "a lead of the studio has looked at it";
+}
 
 /** One reason of a decision, as a sentence. */
 export function decisionReasonText(reason: DecisionReason, limits: readonly Limit[], units: UnitSystem, toName = "the next row"): string {
@@ -55,7 +65,7 @@ export function decisionReasonText(reason: DecisionReason, limits: readonly Limi
     case "no-session":
       return "Nothing was trained at this rung yet.";
     case "warning-sign":
-      return `Warning sign: ${reason.signs.map(warningText).join("; ")}. Planning stops until a clinician has cleared it.`;
+      return `Warning sign: ${reason.signs.map(warningText).join("; ")}. Planning stops until ${untilText(reason.signs)}.`;
     case "rung-forbidden":
       return `This rung is no longer allowed. ${fitReasonText(reason.reason, limits, units)}`;
     case "not-measured":

@@ -53,7 +53,8 @@ export const siteName: Readonly<Record<Site, string>> = {
   belly: "belly or pelvic floor",
   other: "elsewhere",
 };
-export const roleName: Readonly<Record<ClinicianRole, string>> = {
+export const roleName: Readonly<Record<ClinicianRole | "lead", string>> = {
+  lead: "Lead of the studio",
   doctor: "Doctor",
   surgeon: "Surgeon",
   physiotherapist: "Physiotherapist",

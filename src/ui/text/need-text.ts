@@ -3,7 +3,7 @@ import type { Need } from "../../core/record/needs";
 import { unreachable } from "../../core/reasons";
 import type { UnitSystem } from "../../core/units";
 import { agoText, dayText } from "./day-text";
-import { warningText } from "./decision-text";
+import { untilText, warningText } from "./decision-text";
 import { limitRuleText, ownerText } from "./limit-text";
 import { capital } from "./words";
 import { protocolName } from "./protocol-text";
@@ -24,7 +24,7 @@ export const needTitle: Readonly<Record<Need["code"], string>> = {
 export function needText(need: Need, today: Day, units: UnitSystem): string {
   switch (need.code) {
     case "warning":
-      return `${need.signs.map((sign, i) => (i === 0 ? warningText(sign) : warningText(sign).toLowerCase())).join(", ")}. Closed until a clinician has cleared it.`;
+      return `${need.signs.map((sign, i) => (i === 0 ? warningText(sign) : warningText(sign).toLowerCase())).join(", ")}. Closed until ${untilText(need.signs)}.`;
     case "flare":
       return `Flared ${agoText(need.day, today)}.`;
     case "morning-unknown":

@@ -10,7 +10,7 @@ import { LimitsScreen } from "../../../../ui/limits/limits-screen";
 
 export default async function LimitsPage({ params }: { params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const { scope, today, unitSystem } = await requireSignedIn();
+  const { scope, role, trainerName, today, unitSystem } = await requireSignedIn();
   const record = await requireRecord(clientId);
   const history = await readStudio(scope.studioId, (em) => listCeilings(scope, em, clientId));
   const context = fitContextOf(record, today);
@@ -38,6 +38,7 @@ export default async function LimitsPage({ params }: { params: Promise<{ clientI
       isShinMeasured={record.calmPoses.some(({ shankLeanDeg }) => shankLeanDeg !== null)}
       dailyTasks={record.dailyTasks}
       warnings={openWarningsOf(record)}
+      leadName={role === "lead" ? trainerName : null}
       school={record.school}
       today={today}
       units={unitSystem}
