@@ -32,10 +32,12 @@ interface Form {
   /** Nothing else stands on it, and without it nobody is less safe: it is left out and said, and the rest is taken. */
   isLeftOut?: true;
 }
-const objectOf = (value: unknown): Record<string, unknown> =>
-  typeof value === "object" && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
-const without = (value: unknown, ...keys: string[]): Record<string, unknown> =>
-  Object.fromEntries(Object.entries(objectOf(value)).filter(([key]) => !keys.includes(key)));
+const isDocument = (value: unknown): value is Record<string, unknown> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
+const objectOf = (value: unknown): Record<string, unknown> => (isDocument(value) ? value : {});
+/** A document without some of its keys; what is no document stays what it is, for its form to refuse. */
+const without = (value: unknown, ...keys: string[]): unknown =>
+  isDocument(value) ? Object.fromEntries(Object.entries(value).filter(([key]) => !keys.includes(key))) : value;
 /** As it is stored: the levers by name, and the version they were written in. */
 const storedSetting = Joi.object({ version: Joi.number().integer().required() }).pattern(Joi.string().max(40), Joi.number()).required();
 const place = { variation_id: Joi.string().max(80).required(), setting: storedSetting };
@@ -64,7 +66,7 @@ const ceilingForm = Joi.object({
 });
 
 const knownPositions = (positions: unknown): unknown =>
-  positions === null || typeof positions !== "object"
+  !isDocument(positions)
     ? positions
     : Object.fromEntries(
         Object.entries(positions).filter(
@@ -123,7 +125,7 @@ const FORMS: Readonly<Record<string, Form>> = {
       pains,
       newSwelling: new_swelling,
       underRelief: under_relief,
-      told: without(told, "by"), // whether the client said it themselves is the studio's to know
+      told: told === null ? undefined : without(told, "by"), // whether the client said it themselves is the studio's to know
       warningSigns: warning_signs,
     }),
   },
@@ -151,7 +153,7 @@ const FORMS: Readonly<Record<string, Form>> = {
   home_entry: {
     schema: homeEntrySchema,
     // the studio has written the place and the dose of the sheet beside what was told
-    told: ({ id, occurred_at: at, kind, told }) => ({ id, at, told: { kind, ...without(told, "place", "dose") } }),
+    told: ({ id, occurred_at: at, kind, told }) => ({ id, at, told: { kind, ...objectOf(without(told, "place", "dose")) } }),
   },
 };
 

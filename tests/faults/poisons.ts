@@ -65,6 +65,15 @@ const WORDS: readonly [table: string, column: string, value: string, holds: bool
   ["message_words", "words", "'no link in it'", false],
 ];
 
+/** Nothing said is lawful in these, and closes nothing that was open. */
+const LAWFUL = new Set([
+  ...["screen.answers", "finding.set_up", "school_choice.positions", "school_choice.numbers", "body_measure.overrides"].map(
+    (each) => `${each} {}`,
+  ),
+  ...["response.pains", "response.warning_signs", "decision.reasons"].map((each) => `${each} []`),
+  ...["decision.change", "response.told"].map((each) => `${each} null`),
+]);
+
 const server = new Server(4297);
 freshDemo();
 await server.start();
@@ -158,7 +167,7 @@ for (const { name, table, column, value, holds } of poisons) {
     if (what) wrong.push(`${page.replace(demoId(key), key)} ${what}`);
   }
   if (wrong.length > 0) broken.push(`${name}: ${wrong.join(", ")}`);
-  if (holds && !(await isSaid(key))) silent.push(name);
+  if (holds && !LAWFUL.has(name) && !(await isSaid(key))) silent.push(name);
   await sql(
     `update ${table} t set ${column} = c.was from ${copy} c where c.id = t.id; alter table ${table} enable trigger user; drop table ${copy}`,
   );

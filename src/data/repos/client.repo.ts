@@ -34,7 +34,7 @@ import {
   ScreenRow,
 } from "../entities";
 import { ClearanceRow } from "../loop-entities";
-import { STOPS } from "./record.sql";
+import { listOf, STOPS } from "./record.sql";
 import { executePrepared } from "../prepared";
 import { audit, type Scope, stamp } from "../scope";
 import { toStored } from "../setting";
@@ -72,9 +72,9 @@ stops as (
     from mine join floor_event e using (studio_id) join training_session s on s.studio_id = e.studio_id and s.id = e.session_id where ${STOPS}),
 said as (
   select * from stops
-  union all select h.client_id, h.id, h.told ->> 'sign' from mine join home_entry h using (studio_id) where h.kind = 'sign'
-  union all select r.client_id, r.id, sign from mine join response r using (studio_id), jsonb_array_elements_text(r.warning_signs) sign where r.warning_signs <> '[]'
-  union select n.client_id, (n.answers #>> '{signs,id}')::uuid, sign from mine join screen n using (studio_id), jsonb_array_elements_text(n.answers #> '{signs,signs}') sign
+  union all select h.client_id, h.id, coalesce(h.told ->> 'sign', 'other-sign') from mine join home_entry h using (studio_id) where h.kind = 'sign'
+  union all select r.client_id, r.id, sign from mine join response r using (studio_id), jsonb_array_elements_text(${listOf("r.warning_signs")}) sign where r.warning_signs <> '[]'
+  union select n.client_id, case when n.answers #>> '{signs,id}' ~ '^[0-9a-f-]{36}$' then (n.answers #>> '{signs,id}')::uuid else n.id end, sign from mine join screen n using (studio_id), jsonb_array_elements_text(${listOf("n.answers #> '{signs,signs}'")}) sign
          where n.answers #> '{signs,signs}' <> '[]'
   union all select f.client_id, f.id, 'spreading-pain' from mine join finding f using (studio_id) where f.protocol in ('bend-response', 'arch-response') and f.value = 3),
 open_signs as (
@@ -98,7 +98,7 @@ select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text a
        'fromDay', l.from_day, 'untilDay', l.until_day, 'lift', null) order by l.until_day), '[]') from client_limit l
      where l.studio_id = c.studio_id and l.client_id = c.id and l.until_day is not null
        and not exists (select 1 from limit_lift f where f.studio_id = l.studio_id and f.limit_id = l.id)) as limits,
-  coalesce(laid.block_from, (select min(x ->> 'day') from jsonb_array_elements(laid.days) x)) as "blockFrom",
+  coalesce(laid.block_from, (select min(x ->> 'day') from jsonb_array_elements(${listOf("laid.days")}) x)) as "blockFrom",
   coalesce(undecided.lines, 0) as "undecidedCount",
   (select count(*)::int from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'set' and h.day > mine.today - 30
        and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)

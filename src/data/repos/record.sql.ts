@@ -4,7 +4,8 @@ export const STOPS = `stop_sign(e.kind, e.payload) is not null and (e.kind = 'wa
          and (w.payload ->> 'sign' = stop_sign(e.kind, e.payload) or stop_sign(e.kind, e.payload) = 'other-sign')))`;
 
 /** A list out of a stored document; none where there is no list, so that nonsense in one fact fails no page. */
-const listOf = (of: string): string => `case jsonb_typeof(${of}) when 'array' then ${of} else '[]' end`;
+export const listOf = (of: string): string => `case jsonb_typeof(${of}) when 'array' then ${of} else '[]' end`;
+const documentOf = (of: string): string => `case jsonb_typeof(${of}) when 'object' then ${of} else '{}' end`;
 
 /**
  * Everything a page or a decision needs of one client, as one JSON document: what counts now, and the last sessions.
@@ -105,14 +106,14 @@ select json_build_object(
   'school', (select json_build_object('id', s.id, 'preset', s.preset, 'positions', s.positions, 'numbers', s.numbers, 'by', s.by, 'reason', s.reason, 'day', s.day)
     from school_choice s join mine using (studio_id, client_id) order by s.created_at desc, s.id desc limit 1),
   'studioKit', (select k.items from kit_list k join mine using (studio_id) where k.client_id is null order by k.created_at desc, k.id desc limit 1),
-  'trainingPlan', (select t.plan || jsonb_build_object('keptAt', t.created_at) from training_plan t join mine using (studio_id, client_id) order by t.created_at desc, t.id desc limit 1),
+  'trainingPlan', (select ${documentOf("t.plan")} || jsonb_build_object('keptAt', t.created_at) from training_plan t join mine using (studio_id, client_id) order by t.created_at desc, t.id desc limit 1),
   'ownRows', (select coalesce(json_agg(o.row order by o.row ->> 'name'), '[]') from (select distinct on (o.row_id) o.row from own_row o join mine using (studio_id) order by o.row_id, o.created_at desc, o.id desc) o),
-  'homeSets', (select coalesce(json_agg(h.told || jsonb_build_object('id', h.id, 'day', h.day, 'at', h.occurred_at, 'isLooked', exists (
+  'homeSets', (select coalesce(json_agg(${documentOf("h.told")} || jsonb_build_object('id', h.id, 'day', h.day, 'at', h.occurred_at, 'isLooked', exists (
         select 1 from home_look l where l.studio_id = h.studio_id and l.client_id = h.client_id and jsonb_exists(l.entry_ids, h.id::text))) order by h.occurred_at, h.id), '[]')
     from (select h.* from home_entry h join mine using (studio_id, client_id) where h.kind = 'set'
         and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
        order by h.occurred_at desc, h.id desc limit 200) h),
-  'tasksTold', (select coalesce(json_agg(t.told || jsonb_build_object('day', t.day, 'id', t.id, 'at', t.occurred_at) order by t.day, t.created_at, t.id), '[]') from (
+  'tasksTold', (select coalesce(json_agg(${documentOf("t.told")} || jsonb_build_object('day', t.day, 'id', t.id, 'at', t.occurred_at) order by t.day, t.created_at, t.id), '[]') from (
         select h.* from home_entry h join mine using (studio_id, client_id) where h.kind = 'task' order by h.day desc, h.created_at desc, h.id desc limit 60) t),
   'homeKit', (select k.items from kit_list k join mine using (studio_id, client_id) order by k.created_at desc, k.id desc limit 1),
   'cushionM', (select c.thickness_m from cushion c join mine using (studio_id) order by c.created_at desc, c.id desc limit 1)

@@ -14,7 +14,7 @@ export const listVisits = ({ studioId }: Scope, em: EntityManager): Promise<Visi
     .execute<{ id: string; clientId: string; visit: StoredVisit }[]>(
       `select id, "clientId", visit from (
          select distinct on (visit_id) visit_id as id, client_id as "clientId", visit from visit where studio_id = ? order by visit_id, created_at desc, id desc) v
-       where visit is not null`,
+       where visit <> 'null'`,
       [studioId],
     )
     .then((rows) => rows.filter(({ id, clientId, visit }) => isReadable("visit", { visit_id: id, client_id: clientId, visit })))
