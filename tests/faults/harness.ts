@@ -7,7 +7,7 @@ import type { FloorEventBody } from "../../src/core/floor/events";
 
 /** What `npm run faults` and `npm run load` share: a database cluster and servers of their own, and devices that never give up. */
 const root = fileURLToPath(new URL("../..", import.meta.url));
-const DB = { DB_DIR: `${root}.data/faults`, DB_PORT: "54529", DB_FAST: "0" };
+const DB = { DB_DIR: `${root}.data/faults`, DB_PORT: process.env["FAULTS_DB_PORT"] ?? "54529", DB_FAST: "0" };
 const SMALL_DIR = `${root}.data/faults-small`;
 export const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
@@ -88,7 +88,10 @@ export async function sql<T extends object>(text: string): Promise<T[]> {
 export class Server {
   readonly address: string;
   private child: ChildProcess | null = null;
-  constructor(readonly port: number) {
+  constructor(
+    readonly port: number,
+    private readonly folder = root,
+  ) {
     this.address = `http://127.0.0.1:${port}`;
   }
   async start(more: Record<string, string> = {}): Promise<void> {
@@ -100,7 +103,7 @@ export class Server {
       APP_URL: this.address,
     };
     this.child = spawn(process.execPath, ["scripts/serve.mjs"], {
-      cwd: root,
+      cwd: this.folder,
       stdio: "ignore",
       env: {
         ...env,
