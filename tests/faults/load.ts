@@ -95,6 +95,22 @@ const signIns = await Promise.all(
   Array.from({ length: 60 }, () => timed(async () => new Response("x", { status: (await server.signIn()).status }))),
 );
 const healthDuringSignIns = duringSignIns.stop();
+
+/** Twenty that make the whole studio's archive, or a sheet as PDF, at once. The first of each is not counted: what is needed once is loaded by it. */
+async function twentyAtOnce(path: (i: number) => string) {
+  const one = (i: number) => timed(() => fetch(`${server.address}${path(i)}`, { headers: { cookie } }));
+  await one(0);
+  const [memoryMb, health] = [server.memoryMb(), beside()];
+  const answers = await Promise.all(Array.from({ length: 20 }, (_, i) => one(i)));
+  const seen = health.stop();
+  for (let i = 0; i < 20 && server.memoryMb() > memoryMb + 150; i++) await pause(1000); // what is let go is given back a little later
+  return { answers, seen, grownMb: server.memoryMb() - memoryMb };
+}
+const exportsAtOnce = await twentyAtOnce(() => "/api/export/studio");
+const sheetOf = (id: string): string => `/api/clients/${id}/sheet`;
+const withSheet: string[] = [];
+for (const id of clients) if ((await timed(() => fetch(`${server.address}${sheetOf(id)}`, { headers: { cookie } }))).ok) withSheet.push(id);
+const sheetsAtOnce = await twentyAtOnce((i) => sheetOf(withSheet[i % withSheet.length] ?? ""));
 server.kill();
 database.stop();
 
@@ -113,5 +129,14 @@ print(`${TRAINERS} trainers for ${minutes} minutes`, [
   { name: "burst of 20 whole documents", said: said(wholeBurst), holds: allWell(wholeBurst) && p95(wholeBurst) < 700 },
   { name: "60 sign-ins at once", said: said(signIns), holds: allWell(signIns) },
   { name: "health during the sign-ins", said: said(healthDuringSignIns), holds: p95(healthDuringSignIns) < 200 },
+  ...(
+    [
+      ["20 archives of the studio at once", exportsAtOnce],
+      ["20 sheets as PDF at once", sheetsAtOnce],
+    ] as const
+  ).flatMap(([name, { answers, seen, grownMb }]) => [
+    { name, said: `${said(answers)}, ${grownMb} MB more afterwards`, holds: allWell(answers) && grownMb < 150 },
+    { name: "health, meanwhile", said: said(seen), holds: p95(seen) < 200 },
+  ]),
   { name: "memory of the server", said: `${before} MB before, ${after} MB after`, holds: after < before + 300 },
 ]);
