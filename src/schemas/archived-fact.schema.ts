@@ -1,6 +1,6 @@
 import Joi from "joi";
 import { axisOf } from "../core/school/school";
-import { channelSide, uuid, within } from "./fields";
+import { channelSide, day, uuid, within, words } from "./fields";
 import { BODY_LIMITS } from "../core/body/body";
 import { PATTERNS } from "../core/catalogue/variation";
 import { MEASURED_SITES } from "../core/limits/complaint";
@@ -20,6 +20,7 @@ import { screenAnswersSchema } from "./screen.schema";
 import { morningSchema } from "./plan.schema";
 import { sessionDose, trainingPlanSchema } from "./training-plan.schema";
 import { postureSchema } from "./subject.schema";
+import { summarySchema } from "./summary.schema";
 import { visitSchema } from "./visit.schema";
 import type { Day } from "../core/day";
 import { onceByName } from "../core/once";
@@ -81,6 +82,16 @@ const FORMS: Readonly<Record<string, Form>> = {
   visit: {
     schema: visitSchema.allow(null),
     told: ({ visit, visit_id: id, client_id: clientId }) => (visit === null ? null : { ...objectOf(visit), id, clientId }),
+    isLeftOut: true,
+  },
+  summary_letter: {
+    schema: Joi.object({ letter: summarySchema.required(), day: day.required(), by: words(200).required() }),
+    // the studio has written who wrote it, and when
+    told: ({ id, letter }) => ({
+      letter: { ...objectOf(without(letter, "day", "by")), id },
+      day: objectOf(letter)["day"],
+      by: objectOf(letter)["by"],
+    }),
     isLeftOut: true,
   },
   training_plan: { schema: trainingPlanSchema, told: ({ plan }) => without(plan, "day", "sequence"), isLeftOut: true },

@@ -59,6 +59,7 @@ const LATEST = {
   own_row: "select distinct on (row_id) * from own_row where studio_id = ? order by row_id, created_at desc, id desc",
   kit_list: "select distinct on (client_id) * from kit_list where studio_id = ? order by client_id, created_at desc, id desc",
   message_words: "select distinct on (template) * from message_words where studio_id = ? order by template, created_at desc, id desc",
+  summary_letter: "select * from summary_letter where studio_id = ?",
   training_plan: "select distinct on (client_id) * from training_plan where studio_id = ? order by client_id, created_at desc, id desc",
 } as const;
 type Kept = Fact & { id: string; created_at: string; created_by: string; client_id?: string | null };

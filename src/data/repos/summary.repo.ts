@@ -3,6 +3,7 @@ import type { SummaryLetter } from "../../core/record/letter";
 import { SummaryLetterRow } from "../around-entities";
 import { ClientRow } from "../entities";
 import { refuse, type Taken } from "../loop/load";
+import { isReadable } from "../../schemas/archived-fact.schema";
 import { audit, type Scope, stamp } from "../scope";
 
 /** A letter kept as it goes out; asked for again it reads the same. */
@@ -16,8 +17,8 @@ export async function keepSummary(scope: Scope, em: EntityManager, clientId: str
 /** A client's letters, the newest first. */
 export const summariesOf = ({ studioId }: Scope, em: EntityManager, clientId: string): Promise<SummaryLetter[]> =>
   em
-    .execute<{ letter: SummaryLetter }[]>(
-      `select letter || jsonb_build_object('id', id) as letter from summary_letter where studio_id = ? and client_id = ? order by created_at desc`,
+    .execute<{ id: string; letter: Omit<SummaryLetter, "id"> }[]>(
+      `select id, letter from summary_letter where studio_id = ? and client_id = ? order by created_at desc`,
       [studioId, clientId],
     )
-    .then((rows) => rows.map(({ letter }) => letter));
+    .then((rows) => rows.filter((row) => isReadable("summary_letter", { ...row })).map(({ id, letter }) => ({ ...letter, id })));

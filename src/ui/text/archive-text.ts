@@ -20,6 +20,7 @@ export function archiveProblemText(problem: ArchiveProblem): string {
 
 const FACT_NAMES: Readonly<Record<string, string>> = {
   visit: "a visit",
+  summary_letter: "a summary",
   training_plan: "a plan",
   kit_list: "a list of equipment",
   own_row: "an exercise of your own",
