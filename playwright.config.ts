@@ -21,6 +21,7 @@ export default defineConfig({
     actionTimeout: 30_000,
     timezoneId: process.env["DEMO_TIME_ZONE"], // a tablet in the studio
     viewport: { width: 1280, height: 800 },
+    serviceWorkers: "block", // a worker puts all files of the build on each new tablet: only where a connection is lost
     screenshot: "only-on-failure",
     launchOptions: {
       executablePath: "/usr/bin/chromium-headless-shell",

@@ -1,8 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, expectAccessible, openClient, sql, test } from "./studio";
 
-test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
-
 const limits = (page: Page) => page.getByRole("region", { name: "Limits in force" });
 const result = (page: Page, name: string) => page.getByRole("region", { name: `Result: ${name}` });
 async function choose(page: Page, name: string): Promise<void> {

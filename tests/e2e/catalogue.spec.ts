@@ -1,7 +1,5 @@
 import { expect, expectAccessible, openClient, sql, test } from "./studio";
 
-test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
-
 test("the catalogue is searched by words with slips in them, by shelf, kit and condition, and a row opens whole", async ({
   trainer: page,
 }) => {

@@ -1,6 +1,8 @@
 import type { Browser, Page } from "@playwright/test";
 import { address, decideFirst, expect, expectAccessible, openClient, sql, test } from "./studio";
 
+test.use({ serviceWorkers: "allow" });
+
 /** The other studio's one client: what is told here is in nobody's way. */
 const CLIENT = "Ansel Birk";
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };

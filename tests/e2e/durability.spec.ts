@@ -2,6 +2,8 @@ import type { Page } from "@playwright/test";
 import { killDatabase, killServer, startDatabase, startServer } from "./server";
 import { expect, openClient, sql, test } from "./studio";
 
+test.use({ serviceWorkers: "allow" });
+
 const setCount = async (): Promise<number> => {
   const [row] = await sql<{ count: number }>(
     `select count(*)::int as count from performed_set p join training_session s on s.id = p.session_id and s.studio_id = p.studio_id

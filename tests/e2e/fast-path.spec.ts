@@ -1,7 +1,5 @@
 import { expect, openClient, sql, test } from "./studio";
 
-test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
-
 /** Everything that is typed or chosen on the way; buttons that only go on are none. */
 const MOST_ENTRIES = 12;
 

@@ -1,6 +1,8 @@
 import type { Page } from "@playwright/test";
 import { endSession, expect, expectAccessible, openClient, signIn, sql, test } from "./studio";
 
+test.use({ serviceWorkers: "allow" });
+
 async function checkIn(page: Page): Promise<void> {
   await page
     .getByRole("button", { name: /^Pain 0/ })

@@ -2,8 +2,6 @@ import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import type { Page } from "@playwright/test";
 import { address, dayIn, expect, expectAccessible, openClient, test } from "./studio";
 
-test.use({ serviceWorkers: "block" });
-
 test("a visit is typed, moved and read from a calendar, and stands on Today once", async ({ trainer: page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: "Add a visit" }).click();
@@ -85,7 +83,7 @@ test("two trainers: a colleague is invited, reads what is for the team and not w
   await page.getByRole("button", { name: "Make the link" }).click();
   const link = await page.getByRole("textbox", { name: "Invitation" }).inputValue();
 
-  const colleague = await (await browser.newContext({ baseURL: address, serviceWorkers: "block" })).newPage();
+  const colleague = await (await browser.newContext({ baseURL: address })).newPage();
   await colleague.goto(link);
   await colleague.getByRole("textbox", { name: "Password" }).fill("short");
   await expectAccessible(colleague);
@@ -125,7 +123,7 @@ test("a forgotten password is chosen anew by a lead's link; who signs in already
   trainer: page,
   browser,
 }) => {
-  const elsewhere = async () => (await browser.newContext({ baseURL: address, serviceWorkers: "block" })).newPage();
+  const elsewhere = async () => (await browser.newContext({ baseURL: address })).newPage();
   const signInAs = async (on: Page, email: string, password: string): Promise<void> => {
     await on.goto("/sign-in");
     await on.getByLabel("E-mail").fill(email);

@@ -1,8 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, expectAccessible, openClient, sql, test } from "./studio";
 
-test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
-
 /** Picks one of many in a select field. */
 async function pick(page: Page, field: string, option: string | RegExp): Promise<void> {
   await page.getByRole("button", { name: new RegExp(`${field}$`) }).click();

@@ -3,6 +3,8 @@ import type { AddressInfo } from "node:net";
 import type { Page } from "@playwright/test";
 import { address, expect, sql, test } from "./studio";
 
+test.use({ serviceWorkers: "allow" });
+
 /** What stands between a tablet and the studio: nothing, a connection that is gone, or one over which a new build comes, whole or not. */
 type Way = "open" | "cut" | "new build, its files do not come" | "new build";
 

@@ -1,6 +1,8 @@
 import type { Page } from "@playwright/test";
 import { expect, openClient, signIn, sql, test } from "./studio";
 
+test.use({ serviceWorkers: "allow" });
+
 /** What becomes of an entry where the way to the studio lies, or the tablet cannot keep it. The short form of `npm run faults`. */
 const CLIENT = "Ines Farrow";
 const setCount = async (): Promise<number> => {

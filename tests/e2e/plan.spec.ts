@@ -1,7 +1,5 @@
 import { address, decideFirst, endSession, expect, expectAccessible, nightPasses, openClient, sql, test } from "./studio";
 
-test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
-
 test("a session for a sore knee is built, reordered by mouse, keyboard and arrows, undone, laid on weeks and kept", async ({
   trainer: page,
 }) => {

@@ -1,7 +1,5 @@
 import { answerScreen, expect, openClient, test, typeDay } from "./studio";
 
-test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
-
 type Trainer = Parameters<Parameters<typeof test>[2]>[0]["trainer"];
 async function addClient(page: Trainer, name: string, what: () => Promise<void>): Promise<void> {
   await page.goto("/clients/new");

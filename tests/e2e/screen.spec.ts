@@ -2,8 +2,6 @@ import type { Page } from "@playwright/test";
 import sharp from "sharp";
 import { answerScreen, expect, openClient, signIn, test, typeDay } from "./studio";
 
-test.use({ serviceWorkers: "block" }); // nothing here is about a lost connection
-
 async function addClient(page: Page, name: string): Promise<void> {
   await page.goto("/clients/new");
   await page.getByRole("textbox", { name: "Name" }).fill(name);

@@ -173,40 +173,43 @@ test("of a studio of hundreds those who need an eye come first, and anybody is f
   }
 });
 
-test("of many documents asked for at once the last come as facts, which the device draws, without a connection as well", async ({
-  trainer: page,
-  complaints,
-}) => {
-  await openClient(page, "Maren Holt", "Fit");
-  const fit = page.url();
-  const isDrawn = (html: string): boolean => html.includes('aria-label="Set-up"');
-  const crowd = (): Promise<string[]> =>
-    Promise.all(Array.from({ length: 12 }, () => page.request.get(fit).then((answer) => answer.text())));
-  const documents = await crowd();
-  const left = documents.filter((html) => !isDrawn(html));
-  expect(left.length).toBeGreaterThan(0);
-  expect(left.length).toBeLessThan(documents.length);
-  for (const html of left) expect(html).toContain("Working it out");
-  expect(isDrawn(await (await page.request.get(fit)).text())).toBe(true); // alone again
+test.describe("kept on a tablet", () => {
+  test.use({ serviceWorkers: "allow" });
+  test("of many documents asked for at once the last come as facts, which the device draws, without a connection as well", async ({
+    trainer: page,
+    complaints,
+  }) => {
+    await openClient(page, "Maren Holt", "Fit");
+    const fit = page.url();
+    const isDrawn = (html: string): boolean => html.includes('aria-label="Set-up"');
+    const crowd = (): Promise<string[]> =>
+      Promise.all(Array.from({ length: 12 }, () => page.request.get(fit).then((answer) => answer.text())));
+    const documents = await crowd();
+    const left = documents.filter((html) => !isDrawn(html));
+    expect(left.length).toBeGreaterThan(0);
+    expect(left.length).toBeLessThan(documents.length);
+    for (const html of left) expect(html).toContain("Working it out");
+    expect(isDrawn(await (await page.request.get(fit)).text())).toBe(true); // alone again
 
-  // a reload amid a crowd: what the tablet keeps of it are the facts
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  const kept = (): Promise<string> =>
-    page.evaluate(async () => (await (await caches.match(location.href, { ignoreVary: true }))?.text()) ?? "");
-  await expect
-    .poll(async () => {
-      await Promise.all([crowd(), page.reload()]);
-      const html = await kept();
-      return html !== "" && !isDrawn(html);
-    })
-    .toBe(true);
-  const drawing = page.getByRole("region", { name: "Set-up" }).locator("svg").first();
-  await expect(drawing).toBeVisible();
-  await page.waitForLoadState("networkidle");
-  await page.context().setOffline(true);
-  await page.reload();
-  await expect(drawing).toBeVisible();
-  await expect(page.getByRole("button", { name: /^Build/ })).toBeEnabled();
-  await page.context().setOffline(false);
-  complaints.length = 0; // that there was no connection
+    // a reload amid a crowd: what the tablet keeps of it are the facts
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    const kept = (): Promise<string> =>
+      page.evaluate(async () => (await (await caches.match(location.href, { ignoreVary: true }))?.text()) ?? "");
+    await expect
+      .poll(async () => {
+        await Promise.all([crowd(), page.reload()]);
+        const html = await kept();
+        return html !== "" && !isDrawn(html);
+      })
+      .toBe(true);
+    const drawing = page.getByRole("region", { name: "Set-up" }).locator("svg").first();
+    await expect(drawing).toBeVisible();
+    await page.waitForLoadState("networkidle");
+    await page.context().setOffline(true);
+    await page.reload();
+    await expect(drawing).toBeVisible();
+    await expect(page.getByRole("button", { name: /^Build/ })).toBeEnabled();
+    await page.context().setOffline(false);
+    complaints.length = 0; // that there was no connection
+  });
 });

@@ -1,6 +1,8 @@
 import type { Page } from "@playwright/test";
 import { endSession, expect, openClient, signIn, test } from "./studio";
 
+test.use({ serviceWorkers: "allow" });
+
 const CLIENT = "Maren Holt";
 const setRows = (page: Page) =>
   page
