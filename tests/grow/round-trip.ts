@@ -128,12 +128,14 @@ const exported = async (scope: Scope, id: string) => {
   if (!archive) throw new Error(`nobody of the id ${id}`);
   return asJson(archive);
 };
-/** Fact by fact in the order they stand in, but for who made them: that is whoever reads them in. */
+/** Fact by fact, by their ids, but for who made them: that is whoever reads them in. */
 const signedBy = (tables: Tables, by: (maker: string) => string) =>
   Object.fromEntries(
     Object.entries(tables).map(([table, facts]) => [
       table,
-      facts.map((fact) => ("created_by" in fact ? { ...fact, created_by: by(String(fact["created_by"])) } : fact)),
+      facts
+        .map((fact) => ("created_by" in fact ? { ...fact, created_by: by(String(fact["created_by"])) } : fact))
+        .toSorted((a, b) => String(a["id"]).localeCompare(String(b["id"]))),
     ]),
   );
 
@@ -160,7 +162,8 @@ async function roundTrip(number: number): Promise<void> {
   if (!taken.ok) return void refused.push(`${name} ${JSON.stringify(taken.refusal)}`);
   const back = await exported(there, clientId);
   const awaited = signedBy(archive.tables, (maker) => asReadIn(there.actorId, today, maker));
-  const wrong = Object.keys(awaited).filter((table) => !isDeepStrictEqual(awaited[table], back.tables[table]));
+  const found = signedBy(back.tables, (maker) => maker);
+  const wrong = Object.keys(awaited).filter((table) => !isDeepStrictEqual(awaited[table], found[table]));
   if (wrong.length > 0) differ.push(`${name}: ${wrong.join(", ")}`);
   const again = await inStudio(there.studioId, (em) => takeArchive(there, em, back, { today }));
   if (!again.ok || again.preview.state !== "same" || again.preview.otherwise > 0) differ.push(`${name}: read in again`);
