@@ -3,10 +3,9 @@ import { REVIEW_SESSIONS } from "../../../../../data/repos/record.repo";
 import { summariesOf } from "../../../../../data/repos/summary.repo";
 import { bundleOf } from "../../../../../formats/fhir";
 import { requireRecord } from "../../../../../server/record";
-import { inTurn } from "../../../../../server/in-turn";
+import { drawPaper } from "../../../../../ui/papers/draw-paper";
 import { signedIn } from "../../../../../server/session";
 import { clinicalSummary } from "../../../../../ui/letter/clinical-summary";
-import { letterPdf } from "../../../../../ui/letter/letter-pdf";
 import { audienceName } from "../../../../../ui/text/letter-text";
 
 interface Context {
@@ -26,12 +25,13 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
   const { name, birthYear } = record.client;
   const letters = [];
   for (const letter of kept.slice(0, MOST_LETTERS)) {
-    const pdf = await inTurn(() => letterPdf({ ...letter, studioName: by.studioName, clientName: name, birthYear }));
+    const pdf = await drawPaper({ kind: "letter", letter: { ...letter, studioName: by.studioName, clientName: name, birthYear } });
+    if (!pdf) continue;
     letters.push({
       id: letter.id,
       day: letter.day,
       title: `Letter to ${letter.to || audienceName[letter.audience].toLowerCase()}`,
-      pdfBase64: pdf.toString("base64"),
+      pdfBase64: Buffer.from(pdf).toString("base64"),
     });
   }
   const bundle = bundleOf(clinicalSummary(record, letters, by.today, new Date().toISOString()));

@@ -1,8 +1,6 @@
 import { requireRecord } from "../../../../../server/record";
-import { inTurn } from "../../../../../server/in-turn";
+import { drawPaper } from "../../../../../ui/papers/draw-paper";
 import { signedIn } from "../../../../../server/session";
-import { homeSheet } from "../../../../../ui/plan/home-sheet";
-import { sheetPdf } from "../../../../../ui/plan/sheet-pdf";
 
 interface Context {
   params: Promise<{ clientId: string }>;
@@ -14,11 +12,10 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   if (!by) return new Response(null, { status: 401 });
   const { clientId } = await params;
   const record = await requireRecord(clientId);
-  const sheet = homeSheet(record, by.today, by.unitSystem);
-  if (!sheet) return new Response(null, { status: 404 });
   const isLarge = new URL(request.url).searchParams.get("print") === "large";
-  const bytes = await inTurn(() => sheetPdf({ title: "At home", ...sheet, isLarge }));
-  return new Response(new Uint8Array(bytes), {
+  const bytes = await drawPaper({ kind: "sheet", record, today: by.today, units: by.unitSystem, isLarge });
+  if (!bytes) return new Response(null, { status: 404 });
+  return new Response(bytes, {
     headers: {
       "content-type": "application/pdf",
       "content-disposition": `inline; filename="home-sheet.pdf"`,

@@ -1,9 +1,8 @@
 import { readStudio } from "../../../../../../data/orm";
 import { summariesOf } from "../../../../../../data/repos/summary.repo";
 import { requireRecord } from "../../../../../../server/record";
-import { inTurn } from "../../../../../../server/in-turn";
+import { drawPaper } from "../../../../../../ui/papers/draw-paper";
 import { signedIn } from "../../../../../../server/session";
-import { letterPdf } from "../../../../../../ui/letter/letter-pdf";
 
 interface Context {
   params: Promise<{ clientId: string; summaryId: string }>;
@@ -17,10 +16,12 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
   const { client } = await requireRecord(clientId);
   const letter = (await readStudio(by.scope.studioId, (em) => summariesOf(by.scope, em, clientId))).find(({ id }) => id === summaryId);
   if (!letter) return new Response(null, { status: 404 });
-  const bytes = await inTurn(() =>
-    letterPdf({ ...letter, studioName: by.studioName, clientName: client.name, birthYear: client.birthYear }),
-  );
-  return new Response(new Uint8Array(bytes), {
+  const bytes = await drawPaper({
+    kind: "letter",
+    letter: { ...letter, studioName: by.studioName, clientName: client.name, birthYear: client.birthYear },
+  });
+  if (!bytes) return new Response(null, { status: 404 });
+  return new Response(bytes, {
     headers: {
       "content-type": "application/pdf",
       "content-disposition": `inline; filename="letter-${letter.day}.pdf"`,
