@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { classedMorning, isMorningAfter, morningClass, neverCalm, usualPainScore, worstClass } from "./morning";
-import { openWarnings, type Warning } from "./warning";
+import { CLINICIAN_ROLES, WARNING_SIGNS } from "../limits/clinician";
+import { endedBy, mayEnd, openWarnings, UNREAD_FACT, type Warning } from "./warning";
 
 const warning = (sourceId: string, sign: string, at: string): Warning => ({ sourceId, sign, day: at.slice(0, 10), at });
 const CHEST = warning("e1", "chest-pain", "2026-03-02T09:00:00.000Z");
@@ -61,4 +62,10 @@ describe("a morning", () => {
     expect(usualPainScore([1, 2, 3, 4, 5, 6], 0)).toBe(3.5);
     expect(usualPainScore([...Array.from({ length: 10 }, () => 9), ...Array.from({ length: 14 }, () => 1)], 2)).toBe(1);
   });
+});
+
+test("a sign is a clinician's to end, and what cannot be read a lead's: never the other way about", () => {
+  expect(WARNING_SIGNS.filter((sign) => mayEnd(sign, "lead") || endedBy(sign) !== "clinician")).toEqual([]);
+  for (const role of CLINICIAN_ROLES) expect([role, mayEnd("faint", role), mayEnd(UNREAD_FACT, role)]).toEqual([role, true, false]);
+  expect([endedBy(UNREAD_FACT), mayEnd(UNREAD_FACT, "lead")]).toEqual(["lead", true]);
 });

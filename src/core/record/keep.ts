@@ -35,7 +35,7 @@ export type KeepRefusal =
   | { code: "pose-impossible"; reason: string; name?: string }
   /** It is not allowed: which exercise, what it would come to, and the limit with its owner and its end, as far as they are known. */
   | { code: "forbidden"; name: string | null; forbids: FitReason | null; limit: Limit | null }
-  | { code: "warning-open"; day: Day }
+  | { code: "warning-open"; day: Day; sign: string }
   | { code: "screen-missing"; missing: readonly ScreenQuestion[] }
   | { code: "refer-first"; because: readonly string[] }
   | { code: "rest-broken"; day: Day }
@@ -93,7 +93,7 @@ export function noteNeeded({ judgement, isHarder }: Judged): "closed-needs-note"
 /** The warning sign that stops all planning until somebody with the right role clears it. */
 export function warningRefusal(record: Pick<ClientRecord, "warnings" | "clearances">): { ok: false; refusal: KeepRefusal } | null {
   const [warning] = openWarningsOf(record);
-  return warning ? no({ code: "warning-open", day: warning.day }) : null;
+  return warning ? no({ code: "warning-open", day: warning.day, sign: warning.sign }) : null;
 }
 
 /** Whether a session may be opened today, and the one that is under way already. */

@@ -22,6 +22,7 @@ import { Card, Columns, Notice, Page, Row, Stack, Title } from "../kit/layout";
 import { Link } from "../kit/link";
 import { Ask, ModelLinked, Why } from "../kit/why";
 import { useKeys } from "../shell/use-keys";
+import { stoppedText } from "../text/decision-text";
 import { fitReasonText } from "../text/fit-text";
 import { settingText } from "../text/lever-text";
 import { Problem } from "../kit/problem";
@@ -85,6 +86,8 @@ export interface FitScreenProps {
   painLimitScore: number;
   units: UnitSystem;
   isStopped: boolean;
+  /** What stands open: signs, or what cannot be read. */
+  openSigns: readonly string[];
   gate: Gate;
 }
 
@@ -210,11 +213,7 @@ export function FitScreen(props: FitScreenProps) {
   return (
     <ModelLinked href={`/clients/${props.clientId}/model?${shown}`}>
       <Page>
-        {props.isStopped && (
-          <Notice $tone="oxide">
-            A warning sign stands open. Planning goes on once a clinician&apos;s clearance is recorded under Limits.
-          </Notice>
-        )}
+        {props.isStopped && <Notice $tone="oxide">{stoppedText(props.openSigns)}</Notice>}
         {!props.isStopped && <GateNotice clientId={props.clientId} gate={props.gate} />}
         {isUnmeasured && (
           <Notice>

@@ -11,6 +11,7 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { factName } from "../text/archive-text";
 import { dayText } from "../text/day-text";
+import { capital } from "../text/words";
 import { warningText } from "../text/decision-text";
 import { roleName } from "../text/limit-text";
 
@@ -65,16 +66,14 @@ function UnreadCard({ clientId, warning, leadName }: { clientId: string; warning
         }}
       >
         <Stack>
-          <Title>
-            {warningText(sign)}: {factName(table)}
-          </Title>
+          <Title>{capital(factName(table))} that cannot be read</Title>
           <p>
             It is left out of every page. Nobody can say what it asked for, so nothing is open until a lead of the studio has looked at it
             and written it anew where it still holds. Everything stored stands in the client’s archive as it is.
           </p>
           {leadName !== null && (
             <Row $gap={16} style={{ alignItems: "end" }}>
-              <TextField label="Why it may be left out" isRequired value={note} onChange={setNote} />
+              <TextField label="Why it may be left out" long isRequired value={note} onChange={setNote} />
               <Button type="submit" isDisabled={isTaking}>
                 Leave it out
               </Button>

@@ -17,6 +17,7 @@ import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/lay
 import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
+import { stoppedText } from "../text/decision-text";
 import { dayText } from "../text/day-text";
 import { forecastText, weakName } from "../text/plan-text";
 import { percentText } from "../text/quantity-text";
@@ -86,6 +87,8 @@ export interface PlanScreenProps {
   today: Day;
   units: UnitSystem;
   isStopped: boolean;
+  /** What stands open: signs, or what cannot be read. */
+  openSigns: readonly string[];
 }
 
 /** The session as a bar of minutes: main work dark, the rest light, what is free white. */
@@ -223,11 +226,7 @@ export function PlanScreen(props: PlanScreenProps) {
     );
   return (
     <Page>
-      {props.isStopped && (
-        <Notice $tone="oxide">
-          A warning sign stands open. Planning goes on once a clinician&apos;s clearance is recorded under Limits.
-        </Notice>
-      )}
+      {props.isStopped && <Notice $tone="oxide">{stoppedText(props.openSigns)}</Notice>}
       <AskedCard plan={plan} today={today} />
       <Columns $template="minmax(0, 1fr) 330px" style={{ marginTop: 12 }}>
         <Stack as="section" aria-label="Session" $gap={8}>

@@ -70,8 +70,9 @@ export function LimitsBar(props: {
       {warnings.length > 0 && (
         <div role="alert">
           <Alarm href={`/clients/${clientId}/limits`}>
-            {warnings.some(({ sign }) => endedBy(sign) === "clinician") ? "Warning sign open" : "Closed"}:{" "}
-            {[...new Set(warnings.map(({ sign }) => warningText(sign)))].join("; ")}
+            {warnings.some(({ sign }) => endedBy(sign) === "clinician")
+              ? `Warning sign open: ${[...new Set(warnings.map(({ sign }) => warningText(sign)))].join("; ")}`
+              : "Closed: something stored cannot be read"}
           </Alarm>
         </div>
       )}

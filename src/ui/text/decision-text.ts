@@ -59,6 +59,12 @@ export function untilText(signs: readonly string[]): string {
     : "a lead of the studio has looked at it";
 }
 
+/** What stops all planning, and where it is ended. */
+export const stoppedText = (signs: readonly string[]): string =>
+  signs.every((sign) => endedBy(sign) === "lead")
+    ? "Something stored cannot be read. Planning goes on once a lead of the studio has looked at it under Limits."
+    : "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
+
 /** One reason of a decision, as a sentence. */
 export function decisionReasonText(reason: DecisionReason, limits: readonly Limit[], units: UnitSystem, toName = "the next row"): string {
   switch (reason.code) {

@@ -4,6 +4,7 @@ import type { OwnProblem } from "../../core/catalogue/own";
 import type { LeverId } from "../../core/templates/lever";
 import { whereText } from "./archive-text";
 import { dayText } from "./day-text";
+import { stoppedText } from "./decision-text";
 import { channelName } from "./channel-text";
 import type { FitReason } from "../../core/fit/fit-reason";
 import type { Limit } from "../../core/limits/limit";
@@ -94,6 +95,7 @@ interface Refused {
   why?: string;
   where?: string;
   day?: string;
+  sign?: string;
   forbids?: FitReason | null;
   limit?: Limit | null;
 }
@@ -130,13 +132,14 @@ export function refusalText(
     why = "",
     where = "",
     day = "",
+    sign = "",
   }: Refused,
   units: UnitSystem = "metric",
 ): string {
   const of = name ? `${name}. ` : "";
   switch (code) {
     case "warning-open":
-      return "A warning sign stands open. Planning goes on once a clinician's clearance is recorded under Limits.";
+      return stoppedText([sign]);
     case "forbidden": {
       if (!forbids)
         return limit

@@ -15,7 +15,8 @@ import { poseOf } from "../../core/templates/pose";
 import { TRAITS } from "../../core/templates/template";
 import { agoText, ageOn, clockTimeText, dayAt, dayText, whenText } from "./day-text";
 import { channelName, demandText, poseWarningText, quantityName, typicalText } from "./channel-text";
-import { decisionReasonText, moveText, warningText } from "./decision-text";
+import { UNREAD_FACT } from "../../core/progress/warning";
+import { decisionReasonText, moveText, stoppedText, untilText, warningText } from "./decision-text";
 import { buildsText, fitReasonText, openingText, otherwiseText, poseFailureText, standingText } from "./fit-text";
 import { issueText } from "./issue-text";
 import { changeText, leverName, leverPhrase, leverValueText, settingText } from "./lever-text";
@@ -224,3 +225,16 @@ test.each([
   ["2026-11-26", "Right knee bend to 95°, surgeon, until 12 Jan"],
   ["2027-02-01", "Right knee bend to 95°, surgeon: ran to 12 Jan, ask who lifted it"],
 ])("a limit on %s reads: %s", (today, text) => expect(limitText(kneeLimit(95), today)).toBe(text));
+
+test("what stops planning says who ends it: a clinician a sign, a lead of the studio what cannot be read", () => {
+  const [sign, unread] = ["faint", UNREAD_FACT];
+  expect([stoppedText([sign]), stoppedText([unread]), stoppedText([unread, sign])].map((text) => text.includes("clinician"))).toEqual([
+    true,
+    false,
+    true,
+  ]);
+  expect(untilText([sign])).toBe("a clinician has cleared it");
+  expect(untilText([unread])).toBe("a lead of the studio has looked at it");
+  expect(untilText([sign, unread])).toMatch(/clinician.*lead/);
+  for (const each of [stoppedText([unread]), untilText([sign, unread])]) isPlain(each);
+});

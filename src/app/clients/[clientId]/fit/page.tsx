@@ -45,6 +45,7 @@ export default async function FitPage({ params, searchParams }: Props) {
       painLimitScore={painLimitOf(record)}
       units={unitSystem}
       isStopped={openWarningsOf(record).length > 0}
+      openSigns={openWarningsOf(record).map(({ sign }) => sign)}
       gate={screenGate(record.screen, today, [])}
     />
   );

@@ -1,3 +1,4 @@
+import { endedBy } from "../../../../core/progress/warning";
 import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
 import type { Day } from "../../../../core/day";
 import type { ClientRecord } from "../../../../core/record/record";
@@ -76,9 +77,14 @@ export async function ClientFloor({ clientId }: { clientId: string }) {
 
   // a sign that was not said in this session, or an answer on Screen, stops a session under way as well; its own sign is the floor's to show
   const isOver = session !== undefined && session.endedAt !== null;
-  const isSaidElsewhere = openWarningsOf(record).some(({ sourceId }) => !session?.warnings.some(({ eventId }) => eventId === sourceId));
-  if (!isOver && isSaidElsewhere)
-    return (
+  const elsewhere = openWarningsOf(record).filter(({ sourceId }) => !session?.warnings.some(({ eventId }) => eventId === sourceId));
+  if (!isOver && elsewhere.length > 0)
+    return elsewhere.every(({ sign }) => endedBy(sign) === "lead") ? (
+      <MessageScreen title="Something stored cannot be read">
+        <p>No session until a lead of the studio has looked at it.</p>
+        <Link href={`/clients/${clientId}/limits`}>What it is</Link>
+      </MessageScreen>
+    ) : (
       <MessageScreen title="A warning sign stands open">
         <p>No session until a clinician has cleared it: who, in which role, and when.</p>
         <Link href={`/clients/${clientId}/limits`}>Record a clearance</Link>
