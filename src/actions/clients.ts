@@ -66,9 +66,9 @@ export async function setDailyHeightAction(clientId: string, input: unknown, ste
 
 /** A clinician's clearance of one warning sign; of what cannot be read a lead says that it may be left out. */
 export async function clearWarningAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
-  return takeStep("clearance", stepId, clearanceSchema, input, async ({ scope, today, role }, em, clearance) =>
-    clearance.role === "lead" && role !== "lead"
-      ? refuse({ code: "only-a-lead" })
-      : clearWarning(scope, em, clientId, { ...clearance, day: today }),
-  );
+  return takeStep("clearance", stepId, clearanceSchema, input, async ({ scope, today, role, trainerName }, em, clearance) => {
+    const isLeads = clearance.role === "lead";
+    if (isLeads && role !== "lead") return refuse({ code: "only-a-lead" });
+    return clearWarning(scope, em, clientId, { ...clearance, by: isLeads ? trainerName : clearance.by, day: today });
+  });
 }

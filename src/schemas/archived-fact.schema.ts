@@ -181,8 +181,10 @@ export function factProblem(table: string, fact: Fact): FactProblem | null {
 const MOST_KNOWN = 20_000;
 const known = onceByName<{ isReadable: boolean }>(MOST_KNOWN);
 /** Whether a stored fact says what its form could have written; one that does not is left out of every page. Asked anew for each page, so looked at once. */
-export const isReadable = (table: string, fact: Fact): boolean =>
-  known(`${table} ${JSON.stringify(fact)}`, () => ({ isReadable: factProblem(table, fact) === null })).isReadable;
+export const isReadable = <F extends object>(table: string, fact: F, asKept?: (fact: F) => Fact): boolean =>
+  known(`${table} ${JSON.stringify(fact)}`, () => ({
+    isReadable: factProblem(table, asKept ? asKept(fact) : (fact as Fact)) === null,
+  })).isReadable;
 /** Days on which something was: none of them is still to come. Limits, visits and programmes say their coming days elsewhere. */
 const PAST_DAYS = ["day", "ended_day"] as const;
 /** A clock somewhere may go a little wrong. */

@@ -6,6 +6,7 @@ import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
 import fc from "fast-check";
 import { database, Device, freshDemo, type Line, lostOf, onSmallDisk, pause, print, type Session, Server, sessions, sql } from "./harness";
+import { beginSet, checkIn } from "./tablet";
 
 /**
  * npm run faults: everything that may go wrong between a tablet and the studio, on purpose. Not part of npm test, whose
@@ -263,31 +264,11 @@ const last = eight();
     await openStudio(page);
     await page.getByRole("link", { name: /Maren Holt/ }).click();
     await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Floor" }).click();
-    const [start, pain] = [
-      page.getByRole("button", { name: "Start the session" }),
-      page.getByRole("button", { name: "Pain 1", exact: true }),
-    ];
-    const exercises = page.getByRole("group", { name: "Exercises" });
-    await start.or(pain).or(exercises).first().waitFor();
-    if (await start.isVisible()) await start.click();
-    await pain.or(exercises).first().waitFor();
-    if (!(await exercises.isVisible())) {
-      await pain.click();
-      await page.getByText("No", { exact: true }).click();
-      await page.getByRole("button", { name: "As planned" }).click();
-    }
-    await exercises
-      .getByRole("button", { name: /[012] of 3|[01] of 2/ })
-      .first()
-      .click();
-    await page.getByRole("button", { name: /^Start/ }).click();
+    await checkIn(page);
+    const logIt = await beginSet(page);
     const before = await setsOf();
     await context.setOffline(true); // so that only the tablet can have kept it
-    await page
-      .getByRole("group", { name: "Pain during this set" })
-      .getByRole("button", { name: /^Pain 1/ })
-      .first()
-      .click();
+    await logIt.click();
     await pause(delayMs);
     spawnSync("pkill", ["-9", "-f", folder]);
     await pause(300);

@@ -4,6 +4,7 @@ import { createServer, connect, type Socket } from "node:net";
 import { fileURLToPath } from "node:url";
 import { type BrowserContext, chromium, type Page } from "@playwright/test";
 import { database, freshDemo, pause, print, Server, sql } from "./harness";
+import { beginSet, checkIn } from "./tablet";
 
 /**
  * npm run new-build: two real builds, a slow connection, and twenty tablets in the midst of a set. The studio is brought to the
@@ -78,34 +79,14 @@ async function openFloor(context: BrowserContext, floor: string): Promise<Page> 
   const page = await context.newPage();
   page.setDefaultTimeout(40_000);
   await page.goto(floor);
-  const start = page.getByRole("button", { name: "Start the session" });
-  const pain = page.getByRole("button", { name: "Pain 1", exact: true });
-  const exercises = page.getByRole("group", { name: "Exercises" });
-  await start.or(pain).or(exercises).first().waitFor();
-  if (await start.isVisible()) await start.click();
-  await pain.or(exercises).first().waitFor();
-  if (!(await exercises.isVisible())) {
-    await pain.click();
-    await page.getByText("No", { exact: true }).click();
-    await page.getByRole("button", { name: "As planned" }).click();
-    await exercises.waitFor();
-  }
+  await checkIn(page);
   return page;
 }
-/** A set by its tempo and a tap of pain; where one is done, another is begun from the list. */
+/** A set by its tempo and a tap of pain. */
 async function logSet(page: Page): Promise<void> {
-  const pain = page.getByRole("group", { name: "Pain during this set" }).getByRole("button", { name: /^Pain 1/ });
-  await page
-    .getByRole("group", { name: "Exercises" })
-    .getByRole("button", { name: /[012] of 3|[01] of 2/ })
-    .first()
-    .click({ timeout: 8000 });
-  await page
-    .getByRole("button", { name: /^Start/ })
-    .first()
-    .click({ timeout: 8000 });
+  const logIt = await beginSet(page);
   await page.waitForTimeout(300); // the tempo runs
-  await pain.first().click({ timeout: 8000 });
+  await logIt.click();
 }
 /** A sign can be said: the question stands. */
 async function askSign(page: Page): Promise<void> {

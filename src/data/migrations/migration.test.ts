@@ -5,6 +5,7 @@ import { gunzipSync } from "node:zlib";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { Client } from "pg";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { UNREAD_FACT } from "../../core/progress/warning";
 import { currentPlans, fitContextOf } from "../../core/record/derive";
 import { inStudio, openOwnerOrm } from "../orm";
 import { listClients } from "../repos/client.repo";
@@ -111,6 +112,7 @@ describe("the demo of the release before", () => {
       for (const line of clients) {
         const record = await inStudio(id, (em) => loadRecord(scope, em, line.id, 100), orm);
         if (!record) throw new Error(line.name);
+        expect(record.warnings.filter(({ sign }) => sign === UNREAD_FACT)).toEqual([]); // an upgrade holds nobody
         read += record.sessions.length;
         expect(record.complaints).toHaveLength(1);
         expect(record.sessions.every(({ sets }) => sets.every(({ setting }) => !("version" in setting)))).toBe(true);
@@ -158,6 +160,7 @@ describe.each(RELEASES)("data of the release that ended with migration %s", (num
     for (const { studioId, id, ...counted } of clients) {
       const record = await inStudio(studioId, (em) => loadRecord({ studioId, actorId: "test" }, em, id, 1000), orm);
       if (!record) throw new Error(`nobody of the id ${id}`);
+      expect(record.warnings.filter(({ sign }) => sign === UNREAD_FACT)).toEqual([]);
       const { sessions, decisions } = record;
       expect({
         sessions: sessions.length,

@@ -76,7 +76,7 @@ export function readable(stored: StoredRecord): ReadRecord {
       return [
         part,
         facts.filter((fact) => {
-          const reads = isReadable(table, asFact(fact as Record<string, unknown>));
+          const reads = isReadable(table, fact as Record<string, unknown>, asFact);
           if (!reads) hold(table, fact);
           return reads;
         }),
@@ -104,9 +104,12 @@ export function readable(stored: StoredRecord): ReadRecord {
       sessions: stored.sessions.map((session) => ({
         ...session,
         items: session.items.filter(({ prescriptionId }) => prescriptionIds.has(prescriptionId)),
-        events: session.events.filter(({ body, receipt: _receipt, ...event }) => {
-          const kept = { ...asKept(event), occurred_at: asInstant(event.occurredAt), session_id: session.id, payload: body };
-          const reads = isReadable("floor_event", kept);
+        events: session.events.filter((event) => {
+          const reads = isReadable("floor_event", event, ({ body, receipt: _, ...tapped }) => ({
+            ...asKept({ ...tapped, occurredAt: asInstant(tapped.occurredAt) }),
+            session_id: session.id,
+            payload: body,
+          }));
           if (!reads) hold("floor_event", { id: event.id, day: session.day });
           return reads;
         }),

@@ -85,8 +85,7 @@ export interface FitScreenProps {
   dailyTasks: readonly DailyTask[];
   painLimitScore: number;
   units: UnitSystem;
-  isStopped: boolean;
-  /** What stands open: signs, or what cannot be read. */
+  /** What stands open and stops all planning: signs, or what cannot be read. */
   openSigns: readonly string[];
   gate: Gate;
 }
@@ -199,7 +198,8 @@ export function FitScreen(props: FitScreenProps) {
   const { units, painLimitScore, provisional, plans } = props;
   const [firstPattern] = useState<Pattern>(plans.find(({ pattern }) => pattern === "squat")?.pattern ?? plans[0]?.pattern ?? "squat");
   const fit = useFit(props.context, plans, firstPattern);
-  const keeping = useKeep(props, fit);
+  const isStopped = props.openSigns.length > 0;
+  const keeping = useKeep({ ...props, isStopped }, fit);
   const { context, variation, setting, judgement, around } = fit;
   useKeys({ ",": () => fit.go("ease"), ".": () => fit.go("build"), Enter: keeping.keep });
   const shown = new URLSearchParams({
@@ -213,8 +213,8 @@ export function FitScreen(props: FitScreenProps) {
   return (
     <ModelLinked href={`/clients/${props.clientId}/model?${shown}`}>
       <Page>
-        {props.isStopped && <Notice $tone="oxide">{stoppedText(props.openSigns)}</Notice>}
-        {!props.isStopped && <GateNotice clientId={props.clientId} gate={props.gate} />}
+        {isStopped && <Notice $tone="oxide">{stoppedText(props.openSigns)}</Notice>}
+        {!isStopped && <GateNotice clientId={props.clientId} gate={props.gate} />}
         {isUnmeasured && (
           <Notice>
             Nothing is measured yet, so nothing is open: measure{" "}
@@ -224,7 +224,7 @@ export function FitScreen(props: FitScreenProps) {
         )}
         <Columns
           $template="292px minmax(0, 1fr) 330px"
-          style={{ marginTop: props.isStopped || isUnmeasured || props.gate.state !== "open" ? 12 : 0 }}
+          style={{ marginTop: isStopped || isUnmeasured || props.gate.state !== "open" ? 12 : 0 }}
         >
           <Stack as="section" aria-label="Variations" $gap={4}>
             <PatternTabs pattern={fit.pattern} patterns={PATTERNS} onPick={fit.setPattern} />
@@ -235,7 +235,7 @@ export function FitScreen(props: FitScreenProps) {
               limits={context.limits}
               units={units}
               isFailed={fit.isFailed && fit.candidates === null}
-              isStopped={props.isStopped}
+              isStopped={isStopped}
               onPick={fit.pick}
             />
           </Stack>

@@ -88,8 +88,9 @@ export function HandoverScreen({ clientId, handover, notes, names, self, since, 
       </Row>
       {openWarnings.length > 0 && (
         <Notice $tone="oxide" style={{ marginBottom: 10 }}>
-          <strong>Closed.</strong> {openWarnings.map(({ sign, day }) => `${warningText(sign)}, ${dayText(day)}`).join("; ")}. Nothing is
-          trained until {untilText(openWarnings.map(({ sign }) => sign))}.
+          <strong>Closed.</strong>{" "}
+          {openWarnings.map(({ sign, day, table }) => (table ? warningText(sign) : `${warningText(sign)}, ${dayText(day)}`)).join("; ")}.
+          Nothing is trained until {untilText(openWarnings.map(({ sign }) => sign))}.
         </Notice>
       )}
       {ownLimit && (

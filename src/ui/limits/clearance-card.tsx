@@ -52,7 +52,7 @@ function SignCard({ clientId, warning }: { clientId: string; warning: Warning })
   );
 }
 
-/** Something stored that no page can read: what it was, what it held, and a lead's word that it may be left out. */
+/** Something stored that no page can read: what it was, and a lead's word that it may be left out. */
 function UnreadCard({ clientId, warning, leadName }: { clientId: string; warning: Warning; leadName: string | null }) {
   const [note, setNote] = useState("");
   const { take, isTaking, problem } = useStep();

@@ -12,7 +12,7 @@ interface Answer {
 let thread: { worker: Worker; waiting: Waiting } | null = null;
 let asked = 0;
 
-/** One thread for all papers, one after another; begun with the first, and anew after one that was lost. */
+/** One thread for all papers (comlink would leave waiting who asked a thread that was lost), one after another; begun with the first, and anew after one that was lost. */
 function papersThread(): NonNullable<typeof thread> {
   if (thread) return thread;
   const begun = { worker: new Worker(new URL("./papers.thread.ts", import.meta.url)), waiting: new Map() as Waiting };

@@ -86,8 +86,7 @@ export interface PlanScreenProps {
   doneDays: readonly Day[];
   today: Day;
   units: UnitSystem;
-  isStopped: boolean;
-  /** What stands open: signs, or what cannot be read. */
+  /** What stands open and stops all planning: signs, or what cannot be read. */
   openSigns: readonly string[];
 }
 
@@ -210,6 +209,7 @@ const CLIMB_SESSIONS = 2;
 
 /** Plan: one session that fits the minutes, looked through, and laid on days that keep their rest. */
 export function PlanScreen(props: PlanScreenProps) {
+  const isStopped = props.openSigns.length > 0;
   const { clientId, context, today, units, goal, mornings } = props;
   const plan = usePlan(context, props.first, props.asked, props.doneDays);
   const { draft } = plan;
@@ -226,7 +226,7 @@ export function PlanScreen(props: PlanScreenProps) {
     );
   return (
     <Page>
-      {props.isStopped && <Notice $tone="oxide">{stoppedText(props.openSigns)}</Notice>}
+      {isStopped && <Notice $tone="oxide">{stoppedText(props.openSigns)}</Notice>}
       <AskedCard plan={plan} today={today} />
       <Columns $template="minmax(0, 1fr) 330px" style={{ marginTop: 12 }}>
         <Stack as="section" aria-label="Session" $gap={8}>
@@ -272,7 +272,7 @@ export function PlanScreen(props: PlanScreenProps) {
           <Card aria-label="Keep">
             <Stack $gap={8}>
               <Problem text={problem} />
-              <Button $tone="primary" isDisabled={isTaking || props.isStopped || keptDraft === draft} onPress={keep}>
+              <Button $tone="primary" isDisabled={isTaking || isStopped || keptDraft === draft} onPress={keep}>
                 {keptDraft === draft ? "Kept" : "Keep the plan"}
               </Button>
               {isKept ? (

@@ -44,7 +44,6 @@ export default async function FitPage({ params, searchParams }: Props) {
       dailyTasks={record.dailyTasks}
       painLimitScore={painLimitOf(record)}
       units={unitSystem}
-      isStopped={openWarningsOf(record).length > 0}
       openSigns={openWarningsOf(record).map(({ sign }) => sign)}
       gate={screenGate(record.screen, today, [])}
     />

@@ -119,7 +119,6 @@ export default async function PlanPage({ params }: Props) {
       }))}
       today={today}
       units={unitSystem}
-      isStopped={openWarningsOf(record).length > 0}
       openSigns={openWarningsOf(record).map(({ sign }) => sign)}
     />
   );
