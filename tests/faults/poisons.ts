@@ -77,7 +77,7 @@ const LAWFUL = new Set([
 
 /** Kinds of fact that the demo has none of. */
 const MORE = [
-  `insert into home_look (studio_id, id, created_by, client_id, entry_ids) select studio_id, gen_random_uuid(), 'x', id, '[]' from client where id = '${demoId("runa")}'`,
+  `insert into home_look (studio_id, id, created_by, client_id, day, entry_ids) select studio_id, gen_random_uuid(), 'x', id, current_date, '[]' from client where id = '${demoId("runa")}'`,
   `insert into summary_letter (studio_id, id, created_by, client_id, letter) select studio_id, gen_random_uuid(), 'x', id,
      '{"day":"2026-10-01","by":"Tove","audience":"client","to":"","sinceDay":"2026-09-01","sections":[{"id":"done","words":"Much"}]}' from client where id = '${demoId("maren")}'`,
   `insert into message_words (studio_id, id, created_by, template, words) select id, gen_random_uuid(), 'x', 'page-link', 'Your page: {link}' from studio where id = '${demoId("quayside")}'`,
