@@ -36,6 +36,14 @@ async function holds(page: Response): Promise<boolean> {
   });
   return (await Promise.all(fetched)).every(Boolean);
 }
+/** A slow answer never replaces a page that was asked for after it. */
+let asked = 0;
+const askedForKept = new Map<string, number>();
+function isNewest(address: string, order: number): boolean {
+  if ((askedForKept.get(address) ?? 0) > order) return false;
+  askedForKept.set(address, order);
+  return true;
+}
 const isOtherBuild = ({ headers }: Response): boolean => headers.get("x-build") !== BUILD;
 const isLike = ({ ok, redirected }: Response): boolean => ok && !redirected;
 
@@ -44,7 +52,12 @@ const isLike = ({ ok, redirected }: Response): boolean => ok && !redirected;
  * kept with all its files or not at all; one of another build is shown only then, where the last whole one can stand for it.
  */
 const whole: SerwistPlugin = {
-  cacheWillUpdate: async ({ response }) => (isLike(response) && (await holds(response.clone())) ? response : null),
+  requestWillFetch: async ({ request, state }) => {
+    if (state) state["order"] = ++asked;
+    return request;
+  },
+  cacheWillUpdate: async ({ request, response, state }) =>
+    isLike(response) && (await holds(response.clone())) && isNewest(request.url, Number(state?.["order"])) ? response : null,
   fetchDidSucceed: async ({ request, response }) => {
     if (response.status >= 500) throw new Error(`the studio answers ${response.status}`);
     if (!isLike(response) || !isOtherBuild(response)) return response;
@@ -110,8 +123,9 @@ self.addEventListener("fetch", (event) => {
 
 /** Fetched ahead, and said to be so: that a tablet has a page does not mean that anybody has looked. */
 async function keep(address: string): Promise<void> {
+  const order = ++asked;
   const response = await fetch(address, { signal: AbortSignal.timeout(30_000), headers: { "x-fetched-ahead": "1" } });
-  if (isLike(response) && (await holds(response.clone()))) await (await caches.open(PAGES)).put(address, response);
+  if (isLike(response) && (await holds(response.clone())) && isNewest(address, order)) await (await caches.open(PAGES)).put(address, response);
   else await response.body?.cancel();
 }
 /** A page that was reached without loading a document asks to be kept; signing out and signing in ask to forget. */

@@ -156,8 +156,10 @@ export function TodayLine(props: {
             <Said $tone={tone}>{text}</Said>{" "}
             {!isClosed && (
               <WhenTold told={told} meanwhile={null}>
-                {({ next }) =>
-                  next ? (
+                {({ next, isUnread }) =>
+                  isUnread ? (
+                    <Link href={`/clients/${line.id}/limits`}>Closed: something stored cannot be read. A lead of the studio ends it.</Link>
+                  ) : next ? (
                     <NextWords next={next} units={units} />
                   ) : (
                     <Link href={`/clients/${line.id}/fit`}>Nothing kept yet: choose on Fit</Link>

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { answer, doneSession, doneSet, line as lineOf, plan, record, rung, TODAY } from "../../core/record/record.fixture";
 import type { ClientLine } from "../../core/record/record";
+import { UNREAD_FACT } from "../../core/progress/warning";
 import type { Coming } from "../../core/week/visit";
 import { toldOf, waitingOf, whoComes } from "./today-rows";
 
@@ -43,6 +44,12 @@ describe("who comes today", () => {
     expect(toldOf({ ...RECORD, sessions: [session] }, TODAY)).toMatchObject({
       trained: { itemCount: 1, painScore: 4, isSharp: true },
     });
+  });
+  test("a row says that something stored cannot be read, until a lead has ended it", () => {
+    const warning = { sourceId: "w", sign: UNREAD_FACT, day: TODAY, at: `${TODAY}T08:00:00Z`, table: "client_limit" };
+    expect(toldOf(RECORD, TODAY).isUnread).toBe(false);
+    expect(toldOf({ ...RECORD, warnings: [{ ...warning, sign: "fever" }] }, TODAY).isUnread).toBe(false);
+    expect(toldOf({ ...RECORD, warnings: [warning] }, TODAY).isUnread).toBe(true);
   });
   test("what waits for a word is what has its morning; a build is named", () => {
     const days = ["2026-10-02", "2026-10-06"];

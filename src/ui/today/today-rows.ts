@@ -1,12 +1,13 @@
 import type { Day } from "../../core/day";
 import type { FitContext, Place } from "../../core/fit/context";
 import type { Change } from "../../core/fit/tread";
-import { currentPlans, decisionFor, fitContextOf, undecidedItems } from "../../core/record/derive";
+import { currentPlans, decisionFor, fitContextOf, openWarningsOf, undecidedItems } from "../../core/record/derive";
 import { plannedOf, responseTo } from "../../core/record/history";
 import { byNeed, type Need } from "../../core/record/needs";
 import { programmeItems, programmeNow } from "../../core/record/programme";
 import type { ClientLine, ClientRecord } from "../../core/record/record";
 import type { Side } from "../../core/mechanics/channels";
+import { UNREAD_FACT } from "../../core/progress/warning";
 import { sessionS } from "../../core/session/session";
 import type { Coming } from "../../core/week/visit";
 
@@ -23,6 +24,8 @@ export interface Told {
   /** What is done first, drawn, and how much follows; null where nothing is kept. */
   next: { place: Place; side: Side; otherCount: number; minutes: number | null } | null;
   drawn: (Pick<FitContext, "subject"> & { increments: FitContext["kit"]["increments"] }) | null;
+  /** Something stored of them cannot be read, which only the record knows: nothing is open until a lead has looked. */
+  isUnread: boolean;
 }
 
 /** Warm-ups and drills come first on the floor and say little: what a client comes for is the first main exercise. */
@@ -55,6 +58,7 @@ export function toldOf(record: ClientRecord, today: Day): Told {
       : null,
     next,
     drawn: context && { subject: context.subject, increments: context.kit.increments },
+    isUnread: openWarningsOf(record).some(({ sign }) => sign === UNREAD_FACT),
   };
 }
 
