@@ -125,7 +125,8 @@ self.addEventListener("fetch", (event) => {
 async function keep(address: string): Promise<void> {
   const order = ++asked;
   const response = await fetch(address, { signal: AbortSignal.timeout(30_000), headers: { "x-fetched-ahead": "1" } });
-  if (isLike(response) && (await holds(response.clone())) && isNewest(address, order)) await (await caches.open(PAGES)).put(address, response);
+  if (isLike(response) && (await holds(response.clone())) && isNewest(address, order))
+    await (await caches.open(PAGES)).put(address, response);
   else await response.body?.cancel();
 }
 /** A page that was reached without loading a document asks to be kept; signing out and signing in ask to forget. */

@@ -52,10 +52,12 @@ export async function openClient(
   name: string,
   station: "Screen" | "Assess" | "Limits" | "Fit" | "Plan" | "Floor" | "Morning" | "Review",
 ): Promise<void> {
-  await page.goto("/clients");
-  const link = page.getByRole("link", { name: new RegExp(name) }).first();
-  if (station === "Fit") await link.click();
-  else await page.goto(((await link.getAttribute("href")) ?? "").replace(/[^/]+$/, station.toLowerCase()));
+  const [client] = await sql<{ id: string }>(
+    `select client_id as id from client_revision join studio_member m using (studio_id)
+      where m.user_id = 'demo-quayside' and name ~ $1 order by client_revision.created_at desc limit 1`,
+    [name],
+  );
+  await page.goto(`/clients/${client?.id}/${station.toLowerCase()}`);
   await expect(page.getByRole("heading", { level: 1, name: new RegExp(name) })).toBeVisible();
   await expect(page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: station })).toHaveAttribute(
     "aria-current",

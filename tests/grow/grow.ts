@@ -5,7 +5,7 @@ import { today as todayIn } from "@internationalized/date";
 import { type ClientArchive } from "../../src/formats/archive";
 import { cluster, database, freshDemo, type Line, print, Server, sql } from "../faults/harness";
 import { copyOf, writeAround, writeFacts } from "./copies";
-import { doneSince, endOf, scansOf } from "./plans";
+import { type Done, doneSince, endOf, scansOf } from "./plans";
 
 /**
  * npm run grow -- clients years: the demo's studio, measured page by page in milliseconds of its database; then grown to so many
@@ -31,7 +31,6 @@ const logFile = cluster.log();
 for (const setting of [
   "session_preload_libraries = 'auto_explain'",
   "auto_explain.log_min_duration = 0",
-  "auto_explain.log_analyze = on",
   "auto_explain.log_timing = off",
   "auto_explain.log_format = 'json'",
   "auto_explain.log_nested_statements = on",
@@ -56,18 +55,36 @@ interface Measured {
   scans: { table: string; rows: number }[];
   longest: string;
 }
+/** Counting the rows of every step costs as much as many of them: once for the plan, and again without for the time. */
+async function countRows(isOn: boolean): Promise<void> {
+  const client = new Client({ connectionString: cluster.superUrl() });
+  await client.connect();
+  for (const each of [
+    "load 'auto_explain'",
+    `alter system set auto_explain.log_analyze = ${isOn ? "on" : "off"}`,
+    "select pg_reload_conf()",
+  ])
+    await client.query(each);
+  await client.end();
+  await pause(100); // until every connection has heard of it
+}
 /** Of what moves a whole client, for a thousand of their facts: more years are more to move. */
 async function measured(work: () => Promise<unknown>, factCount = 1000): Promise<Measured> {
-  await work(); // statements are planned, and what is read lies in memory
-  const from = endOf(logFile);
-  await work();
-  await pause(50);
-  const done = doneSince(logFile, from).filter(({ statement }) => !statement.includes("heartbeat"));
+  const heard = async (): Promise<Done[]> => {
+    const from = endOf(logFile);
+    await work();
+    await pause(50);
+    return doneSince(logFile, from).filter(({ statement }) => !statement.includes("heartbeat"));
+  };
+  await countRows(true);
+  const planned = await heard(); // what is read lies in memory from here on
+  await countRows(false);
+  const done = await heard();
   const top = done.toSorted((a, b) => b.ms - a.ms);
   const own = done.filter(({ statement }) => /^select erase_client\(/i.test(statement)); // the others are told within it
   return {
     ms: (own.length > 0 ? own : done).reduce((sum, { ms }) => sum + ms, 0) * (1000 / factCount),
-    scans: done.flatMap(({ plan }) => scansOf(plan)).filter(({ rows }) => rows > MOST_ROWS),
+    scans: planned.flatMap(({ plan }) => scansOf(plan)).filter(({ rows }) => rows > MOST_ROWS),
     longest: top[0] ? `${top[0].ms.toFixed(0)} ms ${top[0].statement.slice(0, 90)}` : "",
   };
 }

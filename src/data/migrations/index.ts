@@ -36,6 +36,7 @@ import { Migration0034 } from "./migration-0034";
 import { Migration0035 } from "./migration-0035";
 import { Migration0036 } from "./migration-0036";
 import { Migration0037 } from "./migration-0037";
+import { Migration0038 } from "./migration-0038";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -75,4 +76,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0035", class: Migration0035 },
   { name: "migration-0036", class: Migration0036 },
   { name: "migration-0037", class: Migration0037 },
+  { name: "migration-0038", class: Migration0038 },
 ];

@@ -80,44 +80,52 @@ said as (
 open_signs as (
   select said.client_id, jsonb_agg(distinct said.sign) as signs from mine join said on true
    where not exists (select 1 from clearance k where k.studio_id = mine.studio_id and k.client_id = said.client_id and k.source_id = said.source_id and k.sign = said.sign)
-   group by 1)
+   group by 1),
+hurts as (
+  select client_id, json_agg(words order by first_at) as words from (
+    select distinct on (w.complaint_id) w.client_id, w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at
+      from mine join complaint w using (studio_id) order by w.complaint_id, w.created_at desc, w.id desc) w where ended_day is null group by 1),
+tested as (
+  select client_id, json_object_agg(protocol, day) as lasts from (
+    select f.client_id, f.protocol, max(f.day) as day from mine join finding f using (studio_id) group by 1, 2) f group by 1),
+ending as (
+  select l.client_id, json_agg(json_build_object('id', l.id, 'rule', l.rule, 'side', l.side, 'owner', json_build_object('kind', l.owner_kind, 'name', l.owner_name),
+       'fromDay', l.from_day, 'untilDay', l.until_day, 'lift', null) order by l.until_day) as limits from mine join client_limit l using (studio_id)
+   where l.until_day is not null and not exists (select 1 from limit_lift f where f.studio_id = l.studio_id and f.limit_id = l.id) group by 1),
+unlooked as (
+  select h.client_id, count(*)::int as sets from mine join home_entry h using (studio_id) where h.kind = 'set' and h.day > mine.today - 30
+     and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
+     and not exists (select 1 from home_look l where l.studio_id = h.studio_id and l.client_id = h.client_id and jsonb_exists(l.entry_ids, h.id::text)) group by 1)
 select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text as "archivedDay",
-  (select coalesce(jsonb_agg(w.words order by w.first_at), '[]') from (
-     select distinct on (w.complaint_id) w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at from complaint w
-      where w.studio_id = c.studio_id and w.client_id = c.id order by w.complaint_id, w.created_at desc, w.id desc) w where w.ended_day is null) as complaints,
+  coalesce(hurts.words, '[]') as complaints,
   (select n.answers from screen n where n.studio_id = c.studio_id and n.client_id = c.id order by n.created_at desc, n.id desc limit 1) as screen,
-  (select coalesce(jsonb_agg(jsonb_build_object('protocol', f.protocol, 'day', f.day)), '[]') from (
-     select protocol, max(day) as day from finding where studio_id = c.studio_id and client_id = c.id group by protocol) f) as "lastFindings",
+  tested.lasts as "lastTests",
   (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
   coalesce(laid.days @> jsonb_build_array(jsonb_build_object('day', mine.today::text)), false) or coalesce(on_day.is_open, false) as "isToday",
   case when on_day.is_last_open then 'under-way' when not on_day.is_last_open then 'trained' end as "sessionToday",
   missing.day as "missingMorningOf",
-  (select jsonb_build_object('class', r.class, 'day', r.day) from response r where r.studio_id = c.studio_id and r.client_id = c.id
+  (select json_build_object('class', r.class, 'day', r.day) from response r where r.studio_id = c.studio_id and r.client_id = c.id
      order by r.day desc, r.created_at desc limit 1) as "lastResponse",
-  (select coalesce(jsonb_agg(jsonb_build_object('id', l.id, 'rule', l.rule, 'side', l.side, 'owner', jsonb_build_object('kind', l.owner_kind, 'name', l.owner_name),
-       'fromDay', l.from_day, 'untilDay', l.until_day, 'lift', null) order by l.until_day), '[]') from client_limit l
-     where l.studio_id = c.studio_id and l.client_id = c.id and l.until_day is not null
-       and not exists (select 1 from limit_lift f where f.studio_id = l.studio_id and f.limit_id = l.id)) as limits,
+  coalesce(ending.limits, '[]') as limits,
   coalesce(laid.block_from, (select min(x ->> 'day') from jsonb_array_elements(${listOf("laid.days")}) x)) as "blockFrom",
-  coalesce(undecided.lines, 0) as "undecidedCount",
-  (select count(*)::int from home_entry h where h.studio_id = c.studio_id and h.client_id = c.id and h.kind = 'set' and h.day > mine.today - 30
-       and not exists (select 1 from home_entry u where u.studio_id = h.studio_id and u.client_id = h.client_id and u.kind = 'undone' and u.told ->> 'entryId' = h.id::text)
-       and not exists (select 1 from home_look l where l.studio_id = h.studio_id and l.client_id = h.client_id and jsonb_exists(l.entry_ids, h.id::text))) as "unlookedCount",
+  coalesce(undecided.lines, 0) as "undecidedCount", coalesce(unlooked.sets, 0) as "unlookedCount",
   coalesce(open_signs.signs, '[]') as "openSigns"
 from mine join client c using (studio_id)
 join lateral (select r.* from client_revision r where r.studio_id = c.studio_id and r.client_id = c.id order by r.created_at desc, r.id desc limit 1) v on true
 left join lateral (select t.plan -> 'laid' as days, t.plan ->> 'blockFrom' as block_from from training_plan t where t.studio_id = c.studio_id and t.client_id = c.id
    order by t.created_at desc, t.id desc limit 1) laid on true
+left join hurts on hurts.client_id = c.id left join tested on tested.client_id = c.id left join ending on ending.client_id = c.id
 left join missing on missing.client_id = c.id left join on_day on on_day.client_id = c.id
-left join undecided on undecided.client_id = c.id left join open_signs on open_signs.client_id = c.id
+left join undecided on undecided.client_id = c.id left join unlooked on unlooked.client_id = c.id left join open_signs on open_signs.client_id = c.id
 order by v.name`;
 
 /** The studio's clients by name, with what stands open, their last session and how the morning after it was. */
 export async function listClients({ studioId }: Scope, em: EntityManager, today: Day): Promise<ClientLine[]> {
-  type Stored = Omit<ClientLine, "conditions"> & { screen: ScreenAnswers | null };
+  type Stored = Omit<ClientLine, "conditions" | "lastFindings"> & { screen: ScreenAnswers | null; lastTests: Record<string, Day> | null };
   const lines = await executePrepared<Stored>(em, "clients", LIST_SQL, [studioId, today, studioId, today]);
-  return lines.map(({ screen, ...line }) => ({
+  return lines.map(({ screen, lastTests, ...line }) => ({
     ...line,
+    lastFindings: Object.entries(lastTests ?? {}).map(([protocol, day]) => ({ protocol, day })),
     conditions: (screen?.conditions ?? []).map(({ id }) => id),
     limits: [...line.limits, ...ruleLimits(screen ?? {}, () => false).filter(({ untilDay, lift }) => untilDay !== null && lift === null)],
   }));
