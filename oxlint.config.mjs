@@ -25,20 +25,26 @@ const CORE = [
   "standards",
   "mechanics",
   "templates",
+  "kit",
   "catalogue",
-  "school",
+  "approach",
   "limits",
   "screen",
   "assess",
-  "fit",
+  "judge",
+  "progressions",
   "dose",
   "floor",
   "progress",
   "week",
   "session",
-  "record",
+  "record/facts",
+  "record/standing",
+  "record/gate",
+  "record/programme",
+  "studio",
 ];
-const LAYERS = ["data", "ui", "app", "server", "actions", "workers", "schemas"];
+const LAYERS = ["formats", "schemas", "words", "data", "steps", "demo", "server", "actions", "workers", "ui", "app"];
 const outer = (...layers) => layers.flatMap((layer) => [`@/${layer}/**`, `**/${layer}/**`]);
 const TESTS = ["**/*.{test,proof}.ts", "**/*.fixture.ts"];
 
@@ -88,22 +94,34 @@ export default defineConfig({
     ...CORE.map((room, i) =>
       forbid(
         [`src/core/${room}/**/*.ts`],
-        [...FRAMEWORKS, ...outer(...LAYERS), ...CORE.slice(i + 1).map((later) => `**/${later}/**`)],
+        [...FRAMEWORKS, ...outer(...LAYERS), ...CORE.slice(i + 1).map((later) => `**/${later.split("/").at(-1)}/**`)],
         `${room} knows only ${CORE.slice(0, i).join(", ") || "itself"}`,
         TESTS,
       ),
     ),
-    forbid(["src/schemas/**/*.ts"], outer("data", "ui", "app", "server", "actions", "workers"), "schemas know the core only"),
-    forbid(["src/data/**/*.ts"], outer("ui", "app", "server", "actions", "workers"), "data knows core and schemas only"),
-    forbid(["src/workers/**/*.ts"], outer("data", "ui", "app", "server", "actions"), "workers know the core only"),
-    forbid(["src/server/**/*.ts"], outer("ui", "app", "actions", "workers"), "the server knows data, schemas and core"),
+    forbid(["src/formats/**/*.ts"], outer(...LAYERS.slice(1)), "formats know the core only", TESTS),
+    forbid(["src/schemas/**/*.ts"], outer(...LAYERS.slice(2)), "schemas know core and formats only", TESTS),
+    forbid(["src/words/**/*.ts"], outer(...LAYERS.slice(3)), "words know what they are about, and nothing that shows or keeps it", TESTS),
+    forbid(
+      ["src/data/**/*.ts"],
+      outer("words", "steps", "demo", "server", "actions", "workers", "ui", "app"),
+      "data knows core, formats and schemas",
+      TESTS,
+    ),
+    forbid(["src/steps/**/*.ts"], outer("words", "demo", "server", "actions", "workers", "ui", "app"), "steps know core and data", TESTS),
+    forbid(["src/server/**/*.ts"], outer("ui", "app", "actions", "workers"), "the server knows steps, data, words and core"),
+    forbid(["src/workers/**/*.ts"], outer("data", "steps", "ui", "app", "server", "actions"), "workers know the core only"),
     forbid(
       ["src/ui/**/*.ts", "src/ui/**/*.tsx"],
-      [...outer("data", "app", "server"), "next/link"],
+      [...outer("data", "steps", "app", "server"), "next/link"],
       "ui gets plain data and does not fetch it; links are kit/link's",
       ["src/ui/kit/link.tsx"],
     ),
     forbid(["src/app/**/*.tsx"], ["next/link"], "links are ui/kit/link's: they ask for nothing until they are followed"),
-    forbid(["cli/**/*.ts"], outer("data", "ui", "app", "server", "actions", "workers"), "the command line knows core and schemas only"),
+    forbid(
+      ["cli/**/*.ts"],
+      outer("data", "steps", "ui", "app", "server", "actions", "workers"),
+      "the command line knows core and schemas only",
+    ),
   ],
 });

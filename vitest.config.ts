@@ -16,7 +16,7 @@ export default defineConfig({
         test: {
           name: "unit",
           include: ["src/**/*.test.ts", "cli/**/*.test.ts", "tests/simulate/**/*.test.ts"],
-          exclude: ["src/data/**"],
+          exclude: ["src/{data,steps,demo}/**"],
         },
       },
       // what takes its time: many clients, every position of every approach (npm run proofs)
@@ -26,7 +26,7 @@ export default defineConfig({
       { extends: true, test: { name: "demo", include: ["tests/demo/**/*.test.ts"], testTimeout: 180_000 } },
       {
         extends: true,
-        test: { name: "database", include: ["src/data/**/*.test.ts"], fileParallelism: false, hookTimeout: 60_000 },
+        test: { name: "database", include: ["src/{data,steps,demo}/**/*.test.ts"], fileParallelism: false, hookTimeout: 60_000 },
       },
     ],
   },

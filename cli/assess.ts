@@ -6,7 +6,7 @@ import { PROTOCOLS } from "../src/core/assess/protocols.data";
 import { isMeasuredSo, rangeLimits } from "../src/core/assess/range-limits";
 import type { Issue } from "../src/core/reasons";
 import { ruleLimits, screenGate } from "../src/core/screen/screen";
-import type { AssessInput } from "../src/schemas/assess-input.schema";
+import type { AssessInput } from "../src/schemas/command-line/assess-input.schema";
 
 /** What only a protocol can tell: its sides, and what a value of it can be. */
 export const findingIssues = (findings: readonly Finding[], today: string): Issue[] =>

@@ -1,7 +1,7 @@
 import { bodyFromMeasure } from "../src/core/body/body";
 import { CATALOGUE, isInCatalogue, variationById } from "../src/core/catalogue/catalogue";
 import { STUDIES } from "../src/core/catalogue/studies.data";
-import type { FitContext } from "../src/core/fit/context";
+import type { FitContext } from "../src/core/judge/context";
 import { type Ceiling, ceilingsFromCalmPose } from "../src/core/limits/ceiling";
 import { isBack } from "../src/core/limits/complaint";
 import { DEFAULT_POSTURE } from "../src/core/mechanics/posture";
@@ -10,11 +10,11 @@ import type { Issue } from "../src/core/reasons";
 import { type Form, leversOf, type OwnRange, settingProblems } from "../src/core/templates/form";
 import { type LeverId, LEVERS } from "../src/core/templates/lever";
 import type { Subject } from "../src/core/templates/template";
-import { type FitInput, type PlaceInput } from "../src/schemas/core-input.schema";
+import { type FitInput, type PlaceInput } from "../src/schemas/command-line/core-input.schema";
 import { carefulFrom, dayProblem, namedJoints } from "../src/core/screen/screen";
 import { findingIssues } from "./assess";
 import { answersFrom, kitFrom, schoolFrom, toldLimits } from "./told";
-import type { SubjectInput } from "../src/schemas/subject.schema";
+import type { SubjectInput } from "../src/schemas/command-line/subject.schema";
 
 /** One client as the command line reads one: body, place, range and everything that decides what fits. */
 

@@ -1,13 +1,13 @@
 import { runDecide, sessionIssues } from "./decide";
-import { floorInputSchema, type ToleranceInput, toleranceInputSchema } from "../src/schemas/floor-input.schema";
+import { floorInputSchema, type ToleranceInput, toleranceInputSchema } from "../src/schemas/command-line/floor-input.schema";
 import { runFloor, runTolerance } from "./floor";
 import type Joi from "joi";
 import { bodyFromMeasure } from "../src/core/body/body";
-import { SAME_BETWEEN_FRACTION } from "../src/core/fit/context";
-import { DEFAULT_SCHOOL } from "../src/core/school/school";
-import { ceilingTable, confidenceOf } from "../src/core/fit/ceiling-table";
-import { headlineOf, solveLever } from "../src/core/fit/solve";
-import { stairAround, stairToGoal } from "../src/core/fit/stair";
+import { SAME_BETWEEN_FRACTION } from "../src/core/progressions/tread";
+import { DEFAULT_SCHOOL } from "../src/core/approach/approach";
+import { ceilingTable, confidenceOf } from "../src/core/judge/ceiling-table";
+import { headlineOf, solveLever } from "../src/core/progressions/solve";
+import { stairAround, stairToGoal } from "../src/core/progressions/stair";
 import { bandTension } from "../src/core/mechanics/band";
 import { strapLean } from "../src/core/mechanics/levers";
 import type { Issue } from "../src/core/reasons";
@@ -18,8 +18,6 @@ import {
   type CeilingsInput,
   ceilingsInputSchema,
   type CalibrateInput,
-  decideInputSchema,
-  type DecideInput,
   demandInputSchema,
   type DemandInput,
   fitInputSchema,
@@ -33,17 +31,18 @@ import {
   type SolveInput,
   stairInputSchema,
   type StairInput,
-} from "../src/schemas/core-input.schema";
-import { type AssessInput, assessInputSchema } from "../src/schemas/assess-input.schema";
+} from "../src/schemas/command-line/core-input.schema";
+import { decideInputSchema, type DecideInput } from "../src/schemas/command-line/decide-input.schema";
+import { type AssessInput, assessInputSchema } from "../src/schemas/command-line/assess-input.schema";
 import {
   calendarInputSchema,
   doseInputSchema,
   forecastInputSchema,
   sessionInputSchema,
   weekInputSchema,
-} from "../src/schemas/plan-input.schema";
+} from "../src/schemas/command-line/plan-input.schema";
 import { screenInputSchema } from "../src/schemas/screen.schema";
-import { type StandardInput, standardsInputSchema } from "../src/schemas/standards.schema";
+import { type StandardInput, standardsInputSchema } from "../src/schemas/command-line/standards.schema";
 import { findingIssues, runAssess } from "./assess";
 import { runCatalogue, runCompare, runFit, runNeighbours } from "./fit";
 import { runExamples } from "./run-examples";

@@ -1,6 +1,6 @@
 import { variationById } from "../src/core/catalogue/catalogue";
-import { judge } from "../src/core/fit/judge";
-import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../src/core/fit/step";
+import { judge } from "../src/core/judge/judge";
+import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../src/core/progressions/step";
 import { known, NOT_MEASURED } from "../src/core/known";
 import { awaySince } from "../src/core/progress/away";
 import { decide } from "../src/core/progress/decide";
@@ -9,7 +9,7 @@ import type { SessionOutcome } from "../src/core/progress/outcome";
 import { openWarnings } from "../src/core/progress/warning";
 import type { Issue } from "../src/core/reasons";
 import { turnOver } from "../src/core/session/block";
-import type { DecideInput } from "../src/schemas/core-input.schema";
+import type { DecideInput } from "../src/schemas/command-line/decide-input.schema";
 import { contextFrom } from "./client";
 
 /** A history as it can have been: in order, not ahead, and no answer that contradicts another. */

@@ -1,15 +1,15 @@
 import { CATALOGUE, variationById } from "../src/core/catalogue/catalogue";
 import { PATTERNS } from "../src/core/catalogue/variation";
-import { recipeOf } from "../src/core/fit/assemble";
-import { compareSchools } from "../src/core/fit/compare";
-import type { FitReason } from "../src/core/fit/fit-reason";
-import { fitCatalogue } from "../src/core/fit/list";
-import { fitVariation } from "../src/core/fit/search";
-import { buildOnce, easeOnce } from "../src/core/fit/step";
-import { differencesOf, NUMBER_BOUNDS, type SchoolNumbers } from "../src/core/school/school";
+import { recipeOf } from "../src/core/kit/assemble";
+import { compareSchools } from "../src/core/progressions/compare";
+import type { FitReason } from "../src/core/judge/fit-reason";
+import { fitCatalogue } from "../src/core/progressions/list";
+import { fitVariation } from "../src/core/progressions/search";
+import { buildOnce, easeOnce } from "../src/core/progressions/step";
+import { differencesOf, NUMBER_BOUNDS, type SchoolNumbers } from "../src/core/approach/approach";
 import { RULE } from "../src/core/screen/screen";
 import type { LeverId } from "../src/core/templates/lever";
-import type { CatalogueInput, CompareInput, FitInput, NeighboursInput } from "../src/schemas/core-input.schema";
+import type { CatalogueInput, CompareInput, FitInput, NeighboursInput } from "../src/schemas/command-line/core-input.schema";
 import { contextFrom } from "./client";
 import { schoolFrom } from "./told";
 

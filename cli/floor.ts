@@ -1,7 +1,7 @@
 import { floorState } from "../src/core/floor/events";
 import { nextItem, restAfterS } from "../src/core/floor/order";
 import { answerTo, proposedCeiling, quantile, toleranceFrom, withinRisk } from "../src/core/limits/tolerance";
-import type { FloorInput, ToleranceInput } from "../src/schemas/floor-input.schema";
+import type { FloorInput, ToleranceInput } from "../src/schemas/command-line/floor-input.schema";
 
 /** The learnt curve of one ceiling: what it takes, what a dose at it would answer, and whether it should move. */
 export function runTolerance({ ceiling, calibrated, fromDay, today, limit = Infinity, doses }: ToleranceInput): unknown {

@@ -3,7 +3,7 @@ import type { Issue } from "../src/core/reasons";
 import { archiveFrom } from "../src/formats/archive";
 import { bundleOf, type ClinicalSummary, summaryFrom } from "../src/formats/fhir";
 import { letterText, type LetterText } from "../src/formats/letter";
-import { clinicalSummarySchema, documentSchema, letterTextSchema } from "../src/schemas/formats.schema";
+import { clinicalSummarySchema, documentSchema, letterTextSchema } from "../src/schemas/command-line/formats.schema";
 
 /** Why a document is neither an archive nor a bundle of ours. */
 function documentIssues(document: Record<string, unknown>): Issue[] {

@@ -5,7 +5,7 @@ import { proposedDose } from "../src/core/dose/purpose";
 import { sideDoses } from "../src/core/dose/sides";
 import { repetitionsIn, tempoFrom, tensionS } from "../src/core/dose/tempo";
 import type { Issue } from "../src/core/reasons";
-import { schoolOf } from "../src/core/school/school";
+import { schoolOf } from "../src/core/approach/approach";
 import { buildSession } from "../src/core/session/build";
 import { kitChanges, lengthsS, missingFrom, sessionS } from "../src/core/session/session";
 import { scan } from "../src/core/session/scan";
@@ -13,7 +13,7 @@ import { calendarFile, type CalendarAsked } from "../src/formats/calendar";
 import { fadePlan, forecast, kneeForwardStepDone } from "../src/core/week/forecast";
 import { type Laid, layOut, moveMissed, refusalOn, type WeekRules } from "../src/core/week/week";
 import { dayAfter } from "../src/core/day";
-import type { DoseInput, ForecastInput, SessionInput, WeekInput } from "../src/schemas/plan-input.schema";
+import type { DoseInput, ForecastInput, SessionInput, WeekInput } from "../src/schemas/command-line/plan-input.schema";
 import { contextFrom } from "./client";
 
 /** Dose, session, week, forecast and calendar from plain data. */

@@ -20,7 +20,7 @@ import { heightsFromStature } from "../src/core/standards/stature";
 import { trunkEndurance } from "../src/core/standards/trunk-endurance";
 import { csvLine } from "../src/formats/csv";
 import { loincCheck } from "../src/formats/loinc";
-import type { StandardInput, StandardName } from "../src/schemas/standards.schema";
+import type { StandardInput, StandardName } from "../src/schemas/command-line/standards.schema";
 
 interface ContactAsked {
   joint: keyof typeof JOINT_CONTACT_PERCENT;

@@ -2,15 +2,14 @@ import type { Finding } from "../src/core/assess/finding";
 import { isMeasuredSo, rangeLimits } from "../src/core/assess/range-limits";
 import { variationById } from "../src/core/catalogue/catalogue";
 import type { Day } from "../src/core/day";
-import { kitOf } from "../src/core/fit/assemble";
-import { DEFAULT_KIT, type Kit } from "../src/core/fit/context";
+import { DEFAULT_KIT, type Kit, kitOf } from "../src/core/kit/kit";
 import type { Limit } from "../src/core/limits/limit";
 import type { ChannelSide, Side } from "../src/core/mechanics/channels";
 import { ALWAYS, type OwnCondition, ruleLimits, type ScreenAnswers } from "../src/core/screen/screen";
 import { ask, AT_THE_POSE } from "../src/core/templates/ask";
 import type { Subject } from "../src/core/templates/template";
-import { type School, schoolOf } from "../src/core/school/school";
-import { CONDITION_WORDS, type SchoolInput, type ShortFindings, type ToldInput } from "../src/schemas/fit-input.schema";
+import { type School, schoolOf } from "../src/core/approach/approach";
+import { CONDITION_WORDS, type SchoolInput, type ShortFindings, type ToldInput } from "../src/schemas/command-line/fit-input.schema";
 
 /** What a script says of a client in short, as the record would hold it. */
 

@@ -23,7 +23,7 @@ async function main() {
   await step('Schema', async () => { env = { ...env, AUTH_SECRET: await migrate(urls) } })
   let ownPage = ''
   await step('Demo data', async () => {
-    const [note, page] = (await run(bin('tsx'), ['src/data/demo/seed.ts'], { ...env, ...urls })).trim().split('\n')
+    const [note, page] = (await run(bin('tsx'), ['src/demo/seed.ts'], { ...env, ...urls })).trim().split('\n')
     ownPage = page
     return note
   })

@@ -42,7 +42,7 @@ async function main() {
     const env = { ...(await database.fresh('ponderis_e2e')), DEMO_TIME_ZONE }
     await step('Schema', async () => { await run(bin('tsx'), ['src/data/migrate.ts'], env) })
     await step('Demo data', async () => {
-      await run(bin('tsx'), ['src/data/demo/seed.ts'], env)
+      await run(bin('tsx'), ['src/demo/seed.ts'], env)
       for (let i = 0; i < BROWSERS; i++) await database.fresh(`ponderis_e2e_${i}`, 'ponderis_e2e')
     })
     await show(bin('vitest'), ['run', '--project', 'demo'], env)

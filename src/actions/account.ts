@@ -2,7 +2,7 @@
 import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { revalidatePath } from "next/cache";
-import { MemberRow } from "../data/entities";
+import { MemberRow } from "../data/tables/entities";
 import { inStudio } from "../data/orm";
 import { auth } from "../server/auth";
 import { changePassword, endDevice } from "../server/devices";

@@ -1,7 +1,8 @@
 "use server";
-import { keepCalmSeat, keepFinding, logCalmSet } from "../data/loop/assess";
+import { keepCalmSeat, keepFinding, logCalmSet } from "../steps/assess";
 import { calmSeatSchema, calmSetSchema, newFindingSchema } from "../schemas/assess.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 /** One result of one protocol: sent twice with one id, it is one. */
 export async function keepFindingAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {

@@ -1,14 +1,15 @@
 "use server";
 import Joi from "joi";
 import { redirect } from "next/navigation";
-import { choosePosture, recordMeasure } from "../data/loop/calibrate";
-import { clearWarning, correctComplaint, correctDetails, erase, takeInClient } from "../data/loop/correct";
-import { refuse, withRecord } from "../data/loop/load";
+import { choosePosture, recordMeasure } from "../steps/calibrate";
+import { clearWarning, correctComplaint, correctDetails, erase, takeInClient } from "../steps/correct";
+import { withRecord } from "../steps/with-record";
+import { refuse, type StepResult } from "../core/outcome";
 import { setDailyHeight } from "../data/repos/client.repo";
 import { newMeasureSchema, postureChoiceSchema } from "../schemas/body.schema";
 import { complaintChangeSchema, dailyHeightSchema, detailsSchema, newClientSchema } from "../schemas/client.schema";
 import { clearanceSchema } from "../schemas/limit.schema";
-import { type StepResult, take, takeStep } from "./step";
+import { take, takeStep } from "./step";
 
 export async function addClientAction(input: unknown, stepId: unknown): Promise<StepResult<{ clientId: string }>> {
   return takeStep(

@@ -1,10 +1,10 @@
 "use server";
-import { refuse } from "../data/loop/load";
+import { refuse, type StepResult } from "../core/outcome";
 import { loadRecord } from "../data/repos/record.repo";
 import { addBand, addCushion, setKitList } from "../data/repos/studio.repo";
 import { kitListSchema } from "../schemas/kit.schema";
 import { bandSchema, cushionSchema } from "../schemas/studio.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
 
 /** A band of the studio's, as it was just pulled. */
 export async function addBandAction(input: unknown, stepId: unknown): Promise<StepResult> {

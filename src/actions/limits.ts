@@ -1,12 +1,13 @@
 "use server";
 import Joi from "joi";
-import { adjustCeiling, takeProposedCeiling, recordCalmPose } from "../data/loop/calibrate";
-import { endLimit } from "../data/loop/correct";
-import { withRecord } from "../data/loop/load";
+import { adjustCeiling, takeProposedCeiling, recordCalmPose } from "../steps/calibrate";
+import { endLimit } from "../steps/correct";
+import { withRecord } from "../steps/with-record";
 import { addLimit } from "../data/repos/client.repo";
 import { adjustmentSchema } from "../schemas/assess.schema";
 import { calmPoseSchema, liftSchema, newLimitSchema } from "../schemas/limit.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 /** Its id is made where the form is: sent twice, it is one limit. */
 export async function addLimitAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {

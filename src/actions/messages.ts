@@ -1,9 +1,9 @@
 "use server";
-import { refuse } from "../data/loop/load";
+import { refuse, type StepResult } from "../core/outcome";
 import { keepWords, sendMessage, setContact } from "../data/repos/message.repo";
 import { contactSchema, messageSchema, wordsSchema } from "../schemas/message.schema";
 import { messageDriver } from "../server/messages";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
 
 export async function setContactAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
   return takeStep("contact", stepId, contactSchema, input, ({ scope }, em, contact) => setContact(scope, em, clientId, contact));

@@ -1,9 +1,9 @@
 "use server";
 import { type OwnProblem, ownProblems } from "../core/catalogue/own";
-import { refuse } from "../data/loop/load";
+import { refuse, type StepResult } from "../core/outcome";
 import { keepOwnRow, listOwnRows } from "../data/repos/studio.repo";
 import { ownRowSchema, ownRowsFileSchema } from "../schemas/own-row.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
 
 /** A row of the studio's own, new or changed: never one that the catalogue's own checks refuse. */
 export async function keepOwnRowAction(input: unknown, stepId: unknown): Promise<StepResult> {

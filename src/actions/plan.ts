@@ -1,7 +1,7 @@
 "use server";
-import { correctSession } from "../data/loop/correct";
-import { answerMorning } from "../data/loop/morning";
-import { decideHolds, decideItem, keepRung, openProgramme, openSession, rememberSetUp } from "../data/loop/plan";
+import { correctSession } from "../steps/correct";
+import { answerMorning } from "../steps/morning";
+import { decideHolds, decideItem, keepRung, openProgramme, openSession, rememberSetUp } from "../steps/plan";
 import { sessionCorrectionSchema } from "../schemas/floor.schema";
 import {
   decisionChoiceSchema,
@@ -12,7 +12,8 @@ import {
   sessionChoiceSchema,
   setUpChoiceSchema,
 } from "../schemas/plan.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 export async function keepRungAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
   return takeStep("keep-rung", stepId, rungChoiceSchema, input, ({ scope, today }, em, choice) =>

@@ -1,9 +1,10 @@
 "use server";
-import { lookAtHome } from "../data/loop/home";
+import { lookAtHome } from "../steps/home";
 import { setPrivateLink } from "../data/repos/private-link.repo";
 import { homeLookSchema } from "../schemas/home.schema";
 import { privateLinkSchema } from "../schemas/private-link.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 /** A private link to a client's calendar or own page: a new one ends the one before, none ends it. */
 export async function setPrivateLinkAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {

@@ -1,7 +1,8 @@
 "use server";
-import { chooseSchool } from "../data/loop/school";
+import { chooseSchool } from "../steps/school";
 import { newSchoolSchema } from "../schemas/school.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 export async function chooseSchoolAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {
   return takeStep("choose-school", stepId, newSchoolSchema, input, ({ scope, today, trainerName }, em, choice) =>

@@ -1,7 +1,8 @@
 "use server";
-import { answerScreen, setRuleAside } from "../data/loop/screen";
+import { answerScreen, setRuleAside } from "../steps/screen";
 import { ruleAsideSchema, screenPartSchema } from "../schemas/screen.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 /** One question before training answered, or more. */
 export async function answerScreenAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {

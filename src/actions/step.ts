@@ -1,19 +1,15 @@
+import { refuse, type StepResult, type Taken } from "../core/outcome";
 import { createHash } from "node:crypto";
 import { UniqueConstraintViolationException } from "@mikro-orm/core";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type Joi from "joi";
 import { revalidatePath } from "next/cache";
-import type { Issue } from "../core/reasons";
-import { type Refusal, refuse, type Taken } from "../data/loop/load";
-import { once } from "../data/loop/once";
+import { once } from "../steps/once";
 import { inStudio } from "../data/orm";
 import { uuid } from "../schemas/fields";
 import { parse } from "../schemas/parse";
 import { log } from "../server/log";
 import { requireSignedIn, type SignedIn } from "../server/session";
-
-/** What every action answers: done, or why not, as data. */
-export type StepResult<T = object> = ({ ok: true } & T) | { ok: false; issues: Issue[] } | { ok: false; refusal: Refusal };
 
 /** Another tablet was there first: looked at again, the step finds what it made. */
 async function onceMore<T>(work: () => Promise<T>): Promise<T> {

@@ -1,9 +1,9 @@
 "use server";
 import { avoidedWords } from "../core/session/sheet";
-import { refuse } from "../data/loop/load";
+import { refuse, type StepResult } from "../core/outcome";
 import { keepSummary } from "../data/repos/summary.repo";
 import { summarySchema } from "../schemas/summary.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
 
 /** A letter kept as it was edited; what goes to a client neither judges nor promises. */
 export async function keepSummaryAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {

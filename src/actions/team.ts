@@ -3,7 +3,7 @@ import { hashPassword } from "better-auth/crypto";
 import { redirect } from "next/navigation";
 import { v4 as newUuid } from "uuid";
 import { avoidedWords } from "../core/session/sheet";
-import { refuse } from "../data/loop/load";
+import { refuse, type StepResult } from "../core/outcome";
 import { getOrm } from "../data/orm";
 import { dropAside } from "../data/repos/aside.repo";
 import { setRetention } from "../data/repos/audit.repo";
@@ -37,7 +37,7 @@ import { parse } from "../schemas/parse";
 import { log } from "../server/log";
 import { chooseStudio } from "../server/session";
 import { signInBy } from "../server/sign-in";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
 
 /** Another role for a member, or out of the team. */
 export async function changeMemberAction(input: unknown, stepId: unknown): Promise<StepResult> {

@@ -1,7 +1,8 @@
 "use server";
-import { keepTrainingPlan } from "../data/loop/training-plan";
+import { keepTrainingPlan } from "../steps/training-plan";
 import { trainingPlanSchema } from "../schemas/training-plan.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 /** A client's programme: session, days and all. */
 export async function keepTrainingPlanAction(clientId: string, input: unknown, stepId: unknown): Promise<StepResult> {

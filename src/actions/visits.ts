@@ -1,7 +1,8 @@
 "use server";
 import { changeVisits } from "../data/repos/visit.repo";
 import { visitChangesSchema } from "../schemas/visit.schema";
-import { type StepResult, takeStep } from "./step";
+import { takeStep } from "./step";
+import type { StepResult } from "../core/outcome";
 
 /** Visits typed, moved, ended or read from a calendar. */
 export async function changeVisitsAction(input: unknown, stepId: unknown): Promise<StepResult> {

@@ -1,4 +1,4 @@
-/** Plain data that every layer may read. Sentences are made from it in src/ui/text. */
+/** Plain data that every layer may read. Sentences are made from it in src/words. */
 
 /** One problem with an input: where, which rule, and the rule's bound. Codes are the schema library's. */
 export interface Issue {

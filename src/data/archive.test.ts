@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import type { ClientRecord } from "../core/record/record";
+import type { ClientRecord } from "../core/record/facts/record";
 import { archiveFrom, type ClientArchive, CLIENT_TABLES } from "../formats/archive";
 import { archiveOf, takeArchive } from "./archive";
 import { eraseClient, reviseClient } from "./repos/client.repo";

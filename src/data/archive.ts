@@ -12,16 +12,16 @@ import {
   type Tables,
 } from "../formats/archive";
 import { dayAfter, type Day } from "../core/day";
-import { fitContextOf } from "../core/record/derive";
-import { programmeItems } from "../core/record/programme";
+import { fitContextOf } from "../core/record/standing/context";
+import { programmeItems } from "../core/record/programme/programme";
 import { keepAside } from "./repos/aside.repo";
 import { loadRecord } from "./repos/record.repo";
-import { type WordedTemplate, wordingProblem } from "../core/record/message";
-import { asReadIn } from "../core/record/read-in";
+import { type WordedTemplate, wordingProblem } from "../core/studio/message";
+import { asReadIn } from "../core/record/facts/read-in";
 import { aheadProblem, factProblem, isLeftOut } from "../schemas/archived-fact.schema";
-import { refuse, type Taken } from "./loop/load";
+import { refuse, type Taken } from "../core/outcome";
 import { audit, type Scope, stamp } from "./scope";
-import { ClientRevisionRow } from "./entities";
+import { ClientRevisionRow } from "./tables/entities";
 
 /** Facts of tables that are found over another one, whose ids are read first; every other has its client's id. */
 const OVER: Partial<Record<ClientTable, string>> = {

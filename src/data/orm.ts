@@ -1,9 +1,9 @@
 import { IsolationLevel, type TransactionOptions } from "@mikro-orm/core";
 import { MikroORM, type Options, defineConfig, type EntityManager } from "@mikro-orm/postgresql";
 import { Migrator } from "@mikro-orm/migrations";
-import { aroundEntities } from "./around-entities";
-import { clientEntities } from "./entities";
-import { loopEntities } from "./loop-entities";
+import { aroundEntities } from "./tables/around-entities";
+import { clientEntities } from "./tables/entities";
+import { loopEntities } from "./tables/loop-entities";
 import { noteFailure } from "./heartbeat";
 import { migrationsList } from "./migrations";
 import { quiet } from "./quiet";

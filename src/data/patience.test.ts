@@ -1,6 +1,6 @@
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { AuditRow } from "./entities";
+import { AuditRow } from "./tables/entities";
 import { canWrite, noteFailure } from "./heartbeat";
 import { lastSeen } from "./repos/team.repo";
 import { noteReading, type Reading, stamp } from "./scope";

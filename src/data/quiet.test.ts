@@ -2,7 +2,7 @@ import type { EntityManager, MikroORM } from "@mikro-orm/postgresql";
 import { inspect } from "node:util";
 import { DriverException, UniqueConstraintViolationException } from "@mikro-orm/core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { ClientRevisionRow } from "./entities";
+import { ClientRevisionRow } from "./tables/entities";
 import { executePrepared } from "./prepared";
 import { stamp } from "./scope";
 import { inTest, makeStudio, openTestDatabase } from "./testing.fixture";

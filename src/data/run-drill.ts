@@ -1,5 +1,5 @@
 import { today as todayIn } from "@internationalized/date";
-import { fitContextOf } from "../core/record/derive";
+import { fitContextOf } from "../core/record/standing/context";
 import { getOrm, readStudio } from "./orm";
 import { loadRecord } from "./repos/record.repo";
 

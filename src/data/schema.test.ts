@@ -1,7 +1,7 @@
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { clientEntities } from "./entities";
-import { loopEntities } from "./loop-entities";
+import { clientEntities } from "./tables/entities";
+import { loopEntities } from "./tables/loop-entities";
 import { openTestDatabase } from "./testing.fixture";
 
 let orm: MikroORM;

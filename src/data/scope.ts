@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { AuditRow } from "./entities";
+import { AuditRow } from "./tables/entities";
 
 /** Whose data, and on whose behalf. The first argument of every repository function. */
 export interface Scope {

@@ -3,7 +3,7 @@ import type { EntityManager } from "@mikro-orm/postgresql";
 import { hashPassword } from "better-auth/crypto";
 import { v4 as newUuid } from "uuid";
 import type { NewStudio } from "../schemas/team.schema";
-import { MemberRow, StudioRow } from "./entities";
+import { MemberRow, StudioRow } from "./tables/entities";
 import { openOwnerOrm } from "./orm";
 import { hashOf } from "./repos/private-link.repo";
 

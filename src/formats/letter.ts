@@ -1,4 +1,4 @@
-import type { LetterSection, SectionId } from "../core/record/letter";
+import type { LetterSection, SectionId } from "../core/studio/letter";
 
 export const sectionTitle: Readonly<Record<SectionId, string>> = {
   phase: "Where they stand",

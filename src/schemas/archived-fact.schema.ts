@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { axisOf } from "../core/school/school";
+import { axisOf } from "../core/approach/approach";
 import { channelSide, day, uuid, within, words } from "./fields";
 import { BODY_LIMITS } from "../core/body/body";
 import { PATTERNS } from "../core/catalogue/variation";
@@ -19,7 +19,7 @@ import { newSchoolSchema } from "./school.schema";
 import { screenAnswersSchema } from "./screen.schema";
 import { morningSchema } from "./plan.schema";
 import { sessionDose, trainingPlanSchema } from "./training-plan.schema";
-import { postureSchema } from "./subject.schema";
+import { postureSchema } from "./command-line/subject.schema";
 import { summarySchema } from "./summary.schema";
 import { visitSchema } from "./visit.schema";
 import type { Day } from "../core/day";

@@ -1,9 +1,10 @@
 import Joi from "joi";
 import { BODY_LIMITS, type BodyMeasure } from "../core/body/body";
-import { DAILY_LIMITS, type DailyTask } from "../core/fit/daily";
+import { DAILY_LIMITS } from "../core/judge/daily";
+import type { DailyTask } from "../core/judge/context";
 import { type Complaint, SITES } from "../core/limits/complaint";
 import { PAIN_SCALE } from "../core/progress/morning";
-import type { ClientProfile } from "../core/record/record";
+import type { ClientProfile } from "../core/record/facts/record";
 import { channelSide, day, maybeWords, uuid, within, words } from "./fields";
 
 /** Pain agreed during a set: never sharp, settled next morning. */

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { CONSENT_VERSION, HOME_TASKS, type HomeEntry, type HomeTold, TASK_LEVELS, THAN_USUAL } from "../core/record/home-told";
+import { CONSENT_VERSION, HOME_TASKS, type HomeEntry, type HomeTold, TASK_LEVELS, THAN_USUAL } from "../core/record/facts/home-told";
 import { WARNING_SIGNS } from "../core/limits/clinician";
 import { PAIN_SCALE } from "../core/progress/morning";
 import { instant, side, text, uuid, within } from "./fields";

@@ -1,6 +1,6 @@
 import Joi from "joi";
-import { EQUIPMENT } from "../core/catalogue/equipment";
-import { KIT_LIMITS, type KitItem } from "../core/fit/assemble";
+import { EQUIPMENT } from "../core/kit/equipment";
+import { KIT_LIMITS, type KitItem } from "../core/kit/assemble";
 import { within } from "./fields";
 
 export const kitItemKeys = {

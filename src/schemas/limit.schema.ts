@@ -3,7 +3,7 @@ import { MEASURED_SITES } from "../core/limits/complaint";
 import { CLINICIAN_ROLES } from "../core/limits/clinician";
 import { type Limit, LIMIT_BOUNDS, LIMIT_CHANNELS, type LimitRule, ROOM_BOUNDS } from "../core/limits/limit";
 import type { Clearance } from "../core/progress/warning";
-import type { CalmPoseFact } from "../core/record/record";
+import type { CalmPoseFact } from "../core/record/facts/record";
 import { TRAITS } from "../core/templates/template";
 import { channelSide, day, maybeWords, settingSchema, side, text, uuid, variationId, within, words } from "./fields";
 

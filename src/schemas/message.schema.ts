@@ -8,7 +8,7 @@ import {
   MOST_WORDS,
   WORDED_TEMPLATES,
   type WordedTemplate,
-} from "../core/record/message";
+} from "../core/studio/message";
 import { maybeWords, text, uuid } from "./fields";
 
 export const contactSchema = Joi.object<Contact>({

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { EQUIPMENT } from "../core/catalogue/equipment";
+import { EQUIPMENT } from "../core/kit/equipment";
 import { OWN_ID, type OwnRow, type OwnRowsFile } from "../core/catalogue/own";
 import { PATTERNS, POSITIONS, TRAINED } from "../core/catalogue/variation";
 import { BODY_PARTS } from "../core/templates/seat";

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import type { NewLink, Opens } from "../core/record/private-link";
+import type { NewLink, Opens } from "../core/studio/private-link";
 import { day } from "./fields";
 
 /** 32 random bytes as the page made them: the studio keeps only their hash. No link stops the one before. */

@@ -5,13 +5,13 @@ import { bodyMeasureSchema, newMeasureSchema } from "./body.schema";
 import { complaintChangeSchema, dailyHeightSchema, newClientSchema } from "./client.schema";
 import {
   calibrateInputSchema,
-  decideInputSchema,
   demandInputSchema,
   fitInputSchema,
   matchInputSchema,
   solveInputSchema,
   stairInputSchema,
-} from "./core-input.schema";
+} from "./command-line/core-input.schema";
+import { decideInputSchema } from "./command-line/decide-input.schema";
 import { floorBatchSchema, floorEventSchema, MOST_EVENTS, sessionCorrectionSchema } from "./floor.schema";
 import { calmPoseSchema, clearanceSchema, liftSchema, newLimitSchema } from "./limit.schema";
 import { parse } from "./parse";

@@ -1,6 +1,6 @@
 import Joi from "joi";
-import { AXES } from "../core/school/axes.data";
-import { NUMBER_BOUNDS, PRESET_IDS, type SchoolChoice, type SchoolNumbers } from "../core/school/school";
+import { AXES } from "../core/approach/axes.data";
+import { NUMBER_BOUNDS, PRESET_IDS, type SchoolChoice, type SchoolNumbers } from "../core/approach/approach";
 import { within, words } from "./fields";
 
 export type NewSchool = Pick<SchoolChoice, "preset" | "positions" | "numbers" | "reason">;

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { CUSHION_LIMITS_M } from "../core/fit/context";
+import { CUSHION_LIMITS_M } from "../core/kit/kit";
 import { BAND_LIMITS, type MeasuredBand } from "../core/mechanics/band";
 import { within, words } from "./fields";
 

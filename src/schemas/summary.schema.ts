@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { AUDIENCES, MOST_SECTION_WORDS, SECTION_IDS, type SummaryLetter } from "../core/record/letter";
+import { AUDIENCES, MOST_SECTION_WORDS, SECTION_IDS, type SummaryLetter } from "../core/studio/letter";
 import { day, maybeWords, text, uuid } from "./fields";
 
 /** A letter as its page keeps it: who writes and on which day are the studio's to say. */

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { PASSWORD_LENGTH, ROLES, type Role, SEEN_BY, type SeenBy } from "../core/record/team";
+import { PASSWORD_LENGTH, ROLES, type Role, SEEN_BY, type SeenBy } from "../core/studio/team";
 import { day, maybeWords, text, timeZone, uuid, within, words } from "./fields";
 
 const password = text(PASSWORD_LENGTH.max).min(PASSWORD_LENGTH.min);

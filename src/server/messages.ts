@@ -1,6 +1,6 @@
 import "server-only";
 import { getOrm, inStudio } from "../data/orm";
-import { remindStudio, type WordsFor } from "../data/loop/remind";
+import { remindStudio, type WordsFor } from "../steps/remind";
 import type { MessageDriver } from "../data/repos/message.repo";
 import { log } from "./log";
 

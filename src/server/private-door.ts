@@ -4,7 +4,7 @@ import { RateLimiterRes } from "rate-limiter-flexible";
 import { validate as isUuid } from "uuid";
 import type { Day } from "../core/day";
 import { readStudio } from "../data/orm";
-import type { Opens } from "../core/record/private-link";
+import type { Opens } from "../core/studio/private-link";
 import { type Behind, behindLink, hashOf } from "../data/repos/private-link.repo";
 import { counted } from "./pool";
 

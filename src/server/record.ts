@@ -3,7 +3,7 @@ import { headers } from "next/headers";
 import { notFound } from "next/navigation";
 import { after } from "next/server";
 import { cache } from "react";
-import type { ClientRecord } from "../core/record/record";
+import type { ClientRecord } from "../core/record/facts/record";
 import { inStudio, readStudio } from "../data/orm";
 import { loadRecord } from "../data/repos/record.repo";
 import { noteReading, READ_NOTED_EVERY_MIN, type Reading } from "../data/scope";

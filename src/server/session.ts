@@ -5,7 +5,7 @@ import { today as todayIn } from "@internationalized/date";
 import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
-import type { Role } from "../core/record/team";
+import type { Role } from "../core/studio/team";
 import type { Day } from "../core/day";
 import { getOrm } from "../data/orm";
 import { type Member, membersOf } from "../data/repos/studio.repo";

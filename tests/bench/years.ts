@@ -1,5 +1,7 @@
 import { v4 as newUuid } from "uuid";
-import { currentPlans, fitContextOf, undecidedItems } from "../../src/core/record/derive";
+import { undecidedItems } from "../../src/core/record/gate/undecided";
+import { currentPlans } from "../../src/core/record/standing/plans";
+import { fitContextOf } from "../../src/core/record/standing/context";
 import { appendFloorEvents } from "../../src/data/repos/floor.repo";
 import { recordMorning, startSession } from "../../src/data/repos/plan.repo";
 import { loadRecord } from "../../src/data/repos/record.repo";

@@ -5,16 +5,16 @@ import { dayAfter } from "../../src/core/day";
 import { listOwnRows } from "../../src/data/repos/studio.repo";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { archiveOf, studioTables, takeArchive, takeStudioTables } from "../../src/data/archive";
-import { StudioRow } from "../../src/data/entities";
+import { StudioRow } from "../../src/data/tables/entities";
 import { inStudio, openOrm, openOwnerOrm } from "../../src/data/orm";
 import { loadRecord } from "../../src/data/repos/record.repo";
-import { asReadIn } from "../../src/core/record/read-in";
-import type { ClientRecord } from "../../src/core/record/record";
+import { asReadIn } from "../../src/core/record/facts/read-in";
+import type { ClientRecord } from "../../src/core/record/facts/record";
 import { dropAside, factsAside } from "../../src/data/repos/aside.repo";
 import type { Scope } from "../../src/data/scope";
 import type { ClientArchive, Tables } from "../../src/formats/archive";
 import { isLeftOut, READ_BY_FORM } from "../../src/schemas/archived-fact.schema";
-import { whereText } from "../../src/ui/text/archive-text";
+import { whereText } from "../../src/words/studio/archive";
 
 /** Real round trips: every client of the demo and the whole studio, out of it and into an empty one, byte for byte. */
 let orm: MikroORM;

@@ -53,8 +53,8 @@ export async function openClient(
   station: "Screen" | "Assess" | "Limits" | "Fit" | "Plan" | "Floor" | "Morning" | "Review",
 ): Promise<void> {
   const [client] = await sql<{ id: string }>(
-    `select client_id as id from client_revision join studio_member m using (studio_id)
-      where m.user_id = 'demo-quayside' and name ~ $1 order by client_revision.created_at desc limit 1`,
+    `select r.client_id as id from client_revision r join studio_member m using (studio_id)
+      where m.user_id = 'demo-quayside' and r.name ~ $1 order by r.created_at desc limit 1`,
     [name],
   );
   await page.goto(`/clients/${client?.id}/${station.toLowerCase()}`);

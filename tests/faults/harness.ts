@@ -73,7 +73,7 @@ function script(path: string): void {
 /** A fresh demo in the cluster, kept as durable as a real one. */
 export function freshDemo(): void {
   db("reset");
-  for (const each of ["src/data/migrate.ts", "src/data/demo/seed.ts"]) script(each);
+  for (const each of ["src/data/migrate.ts", "src/demo/seed.ts"]) script(each);
 }
 export async function sql<T extends object>(text: string): Promise<T[]> {
   const client = new Client({ connectionString: db("super-url") });

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { demoId, demoSecret } from "../../src/data/demo/story";
+import { demoId, demoSecret } from "../../src/demo/story";
 import { database, freshDemo, type Line, print, Server, sql } from "./harness";
 
 /**

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { answerTo } from "../../cli/answer";
 import { SEGMENT_TABLES } from "../../src/core/body/segments.data";
 import { DE_LEVA, WINTER } from "../../src/core/standards/segment.data";
-import { STANDARD_NAMES } from "../../src/schemas/standards.schema";
+import { STANDARD_NAMES } from "../../src/schemas/command-line/standards.schema";
 
 /** The published standards, asked as the command line asks them. From memory, confidence high unless said; the source beside each. */
 const asked = (fn: string, input: object): unknown => {

@@ -1,18 +1,20 @@
 import { variationById } from "../../src/core/catalogue/catalogue";
 import type { Dose } from "../../src/core/catalogue/variation";
 import { type Day, dayAfter } from "../../src/core/day";
-import { calmCeilings, complaint } from "../../src/core/fit/fit.fixture";
-import type { Place } from "../../src/core/fit/context";
+import { calmCeilings, complaint } from "../../src/core/judge/fit.fixture";
+import type { Place } from "../../src/core/judge/context";
 import { type FloorEvent, type FloorEventBody, floorState } from "../../src/core/floor/events";
 import type { Complaint } from "../../src/core/limits/complaint";
 import type { Limit } from "../../src/core/limits/limit";
 import type { Side } from "../../src/core/mechanics/channels";
 import type { Decision } from "../../src/core/progress/decide";
 import { classedMorning } from "../../src/core/progress/morning";
-import { decisionFor, fitContextOf, undecidedItems, usualScoreOn } from "../../src/core/record/derive";
-import { ceilingsConfirmed, plannedOf } from "../../src/core/record/history";
-import type { ClientRecord, DecisionFact, ItemFact, ResponseFact, SessionFact } from "../../src/core/record/record";
-import { record as invented } from "../../src/core/record/record.fixture";
+import { decisionFor } from "../../src/core/record/gate/decision";
+import { undecidedItems } from "../../src/core/record/gate/undecided";
+import { ceilingsConfirmed, plannedOf, usualScoreOn } from "../../src/core/record/standing/history";
+import { fitContextOf } from "../../src/core/record/standing/context";
+import type { ClientRecord, DecisionFact, ItemFact, ResponseFact, SessionFact } from "../../src/core/record/facts/record";
+import { record as invented } from "../../src/core/record/facts/record.fixture";
 import { type Chance } from "./chance";
 
 /** One client's months as chance has them, through the same functions as the application, in memory. */

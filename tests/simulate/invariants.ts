@@ -1,13 +1,13 @@
 import { variationById } from "../../src/core/catalogue/catalogue";
 import { daysBetween } from "../../src/core/day";
-import { judge } from "../../src/core/fit/judge";
+import { judge } from "../../src/core/judge/judge";
 import type { Ceiling } from "../../src/core/limits/ceiling";
 import { RAIL_CHANNELS, railOf } from "../../src/core/limits/rails";
 import { oncePer } from "../../src/core/once";
-import { fitContextOf, openWarningsOf } from "../../src/core/record/derive";
-import { learntOfAll, plannedOf, responseTo, toldDoses } from "../../src/core/record/history";
-import { isSameLine } from "../../src/core/record/line";
-import { painLimitOf } from "../../src/core/record/school";
+import { learntOfAll, openWarningsOf, plannedOf, responseTo, toldDoses } from "../../src/core/record/standing/history";
+import { fitContextOf } from "../../src/core/record/standing/context";
+import { isSameLine } from "../../src/core/record/facts/line";
+import { painLimitOf } from "../../src/core/record/standing/approach";
 import type { Taken } from "./history";
 
 /** What must never be, written from the rules and not from the gate: each says whether a decision breaks it. */

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { CATALOGUE } from "../../src/core/catalogue/catalogue";
-import { valuesOn } from "../../src/core/fit/on-hand";
-import { judge } from "../../src/core/fit/judge";
-import { fitVariation } from "../../src/core/fit/search";
+import { valuesOn } from "../../src/core/kit/on-hand";
+import { judge } from "../../src/core/judge/judge";
+import { fitVariation } from "../../src/core/progressions/search";
 import { leversOf } from "../../src/core/templates/form";
 import { withLever } from "../../src/core/templates/lever";
 import { chanceFrom } from "./chance";

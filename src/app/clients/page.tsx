@@ -1,4 +1,4 @@
-import { byNeed, isMeant } from "../../core/record/needs";
+import { byNeed, isMeant } from "../../core/studio/needs";
 import { readStudio } from "../../data/orm";
 import { listClients } from "../../data/repos/client.repo";
 import { cushionOf } from "../../data/repos/studio.repo";

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { readStudio } from "../../data/orm";
 import { kitListOf } from "../../data/repos/studio.repo";
-import { inSentence } from "../../ui/text/words";
+import { inSentence } from "../../words/basics/words";
 import { requireSignedIn } from "../../server/session";
 import { EquipmentScreen } from "../../ui/equipment/equipment-screen";
 import { Header } from "../../ui/shell/header";

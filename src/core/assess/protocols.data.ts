@@ -26,7 +26,7 @@ export type PickedFor = { weight: number } & (
   | { kind: "task"; id: "seat" | "step" }
 );
 
-/** One way to measure one thing the same way twice. Its words are in src/ui/text. */
+/** One way to measure one thing the same way twice. Its words are in src/words. */
 export interface Protocol {
   id: string;
   group: (typeof PROTOCOL_GROUPS)[number];

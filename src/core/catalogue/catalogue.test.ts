@@ -1,10 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { bodyFromMeasure } from "../body/body";
-import { SUBJECT } from "../fit/fit.fixture";
+import { SUBJECT } from "../judge/fit.fixture";
 import { ask, AT_THE_POSE, HEADLINE, WHOLE } from "../templates/ask";
 import { formProblems, leversOf, movedBy, rangeOf, settingProblems, startSetting } from "../templates/form";
 import { CATALOGUE, isInCatalogue, variationByCode, variationById, variationsOf } from "./catalogue";
-import { onHand } from "./equipment";
+import { onHand } from "../kit/equipment";
 import { oursIn } from "./ours.data";
 import { PATTERNS, type Variation } from "./variation";
 import { STUDIES } from "./studies.data";

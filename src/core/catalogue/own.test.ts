@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { contextWith, limit } from "../fit/fit.fixture";
-import { judge } from "../fit/judge";
-import { fitCatalogue } from "../fit/list";
+import { contextWith, limit } from "../judge/fit.fixture";
+import { judge } from "../judge/judge";
+import { fitCatalogue } from "../progressions/list";
 import { startSetting } from "../templates/form";
 import { isInCatalogue, takeIn, variationById, variationsOf } from "./catalogue";
 import { asVariation, fileOf, isOwn, OWN_ID, ownFrom, type OwnProblem, ownProblems, type OwnRow } from "./own";

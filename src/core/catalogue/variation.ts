@@ -1,7 +1,7 @@
 import type { Form } from "../templates/form";
 import type { LeverId, Setting } from "../templates/lever";
 import type { Trait } from "../templates/template";
-import type { Equipment } from "./equipment";
+import type { Equipment } from "../kit/equipment";
 
 /** The catalogue's types. Rows live in rows/ as typed data; a trainer's own have the same shape. */
 export const PATTERNS = ["squat", "hinge", "bridge", "step", "helper"] as const;

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import type { Dose } from "../catalogue/variation";
-import { PRESET_IDS, schoolOf } from "../school/school";
+import { PRESET_IDS, schoolOf } from "../approach/approach";
 import { DOSE_LIMITS } from "./dose";
 import { bandLadder, dropSet, dropsFrom, goalLoadOf, goalLoadKg, nextLoad, proteinG, tradeIn, tradeLb } from "./load";
 import { proposedDose, type Purpose, PURPOSES } from "./purpose";

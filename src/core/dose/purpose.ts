@@ -1,5 +1,5 @@
 import type { Dose, Variation } from "../catalogue/variation";
-import type { School } from "../school/school";
+import type { School } from "../approach/approach";
 import { isTimed } from "./dose";
 import { tempoFrom } from "./tempo";
 

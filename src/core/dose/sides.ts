@@ -1,5 +1,5 @@
-import type { Place } from "../fit/context";
-import type { School } from "../school/school";
+import type { Place } from "../judge/context";
+import type { School } from "../approach/approach";
 import { otherSide, type Side } from "../mechanics/channels";
 
 /** How the weaker side is handled: a school's position, `weak-side`. Source: handbook D6 and J. */

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import type { LeverChange } from "../fit/tread";
+import type { LeverChange } from "../progressions/tread";
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import {

@@ -1,6 +1,6 @@
 import type { Dose } from "../catalogue/variation";
-import type { LeverChange } from "../fit/tread";
-import type { Place } from "../fit/context";
+import type { LeverChange } from "../progressions/tread";
+import type { Place } from "../judge/context";
 import type { Day } from "../day";
 import type { WarningSign } from "../limits/clinician";
 import type { Side } from "../mechanics/channels";

@@ -1,6 +1,5 @@
 import type { Variation } from "../catalogue/variation";
-import type { LeverId, LeverKind } from "../templates/lever";
-import { LEVERS } from "../templates/lever";
+import { type LeverId, type LeverKind, LEVERS } from "../templates/lever";
 import type { Moment, Told } from "./told";
 
 /** What a tap on where it hurts or is felt leads to: a lever to ease by, or a cue. Text is made at the edge. */

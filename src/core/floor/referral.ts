@@ -1,4 +1,4 @@
-import type { Place } from "../fit/context";
+import type { Place } from "../judge/context";
 import type { FloorState, SetEnd } from "./events";
 import type { Told } from "./told";
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
-import { BODY, calmCeilings } from "../fit/fit.fixture";
+import { BODY, calmCeilings } from "../judge/fit.fixture";
 import { DEFAULT_POSTURE } from "../mechanics/posture";
 import { readingOf } from "../known";
 import { type AnsweredDose, type CalmPose, type Ceiling, ceilingsFromCalmPose, currentCeilings, isProvisional } from "./ceiling";

@@ -1,7 +1,6 @@
 import type { CeilingChannelId, ChannelSide, Side } from "../mechanics/channels";
 import { ask, WHOLE } from "../templates/ask";
-import type { Form } from "../templates/form";
-import { hasLever } from "../templates/form";
+import { type Form, hasLever } from "../templates/form";
 import type { Setting } from "../templates/lever";
 import type { Subject } from "../templates/template";
 import { CHANNELS_OF_SITE, type LimitedBy } from "./complaint";

@@ -2,7 +2,7 @@
 export const CLINICIAN_ROLES = ["doctor", "surgeon", "physiotherapist", "midwife", "nurse", "other-clinician"] as const;
 export type ClinicianRole = (typeof CLINICIAN_ROLES)[number];
 
-/** What stops planning until a clinician has cleared it. Wording in src/ui/text; common practice, no source. */
+/** What stops planning until a clinician has cleared it. Wording in src/words; common practice, no source. */
 export const WARNING_SIGNS = [
   "chest-pain",
   "faint",

@@ -1,6 +1,5 @@
 import { describe, expect, test } from "vitest";
-import type { Limit } from "./limit";
-import { isBinding, limitState } from "./limit";
+import { isBinding, type Limit, limitState } from "./limit";
 
 const limit = (more: Partial<Limit>): Limit => ({
   id: "1",

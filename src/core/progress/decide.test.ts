@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
-import type { FitContext, Place } from "../fit/context";
-import { contextWith, kneeLimit } from "../fit/fit.fixture";
-import { judge } from "../fit/judge";
-import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../fit/step";
+import type { FitContext, Place } from "../judge/context";
+import { contextWith, kneeLimit } from "../judge/fit.fixture";
+import { judge } from "../judge/judge";
+import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets } from "../progressions/step";
 import type { PerformedSet } from "../floor/events";
 import { known, NOT_MEASURED } from "../known";
 import { nFromKgf } from "../units";

@@ -1,10 +1,10 @@
 import type { Dose } from "../catalogue/variation";
 import type { NumberChannelId } from "../mechanics/channels";
-import type { Place } from "../fit/context";
-import type { FitReason } from "../fit/fit-reason";
-import type { Judgement } from "../fit/judge";
-import { closesBy, type Stepped } from "../fit/step";
-import type { Change, Tread } from "../fit/tread";
+import type { Place } from "../judge/context";
+import type { FitReason } from "../judge/fit-reason";
+import type { Judgement } from "../judge/judge";
+import { closesBy, type Stepped } from "../progressions/step";
+import type { Change, Tread } from "../progressions/tread";
 import { tryDose } from "../dose/dose";
 import { type Day, daysBetween } from "../day";
 import { type Away, AWAY_DAYS } from "./away";

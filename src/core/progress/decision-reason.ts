@@ -1,8 +1,11 @@
 import type { NumberChannelId } from "../mechanics/channels";
 import type { LeverId } from "../templates/lever";
-import type { FitReason } from "../fit/fit-reason";
-import type { Change } from "../fit/tread";
-import type { Uncounted } from "./outcome";
+import type { FitReason } from "../judge/fit-reason";
+import type { Change } from "../progressions/tread";
+
+/** What keeps a session from counting: nobody checked in, a check-in that warned was gone past, a memory instead of a morning, a sign. */
+export const UNCOUNTED = ["under-relief", "light-day", "check-in-missing", "check-in-warned", "morning-late", "sign-said"] as const;
+export type Uncounted = (typeof UNCOUNTED)[number];
 
 export interface SupportStanding {
   lever: LeverId;

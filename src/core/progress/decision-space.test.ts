@@ -1,15 +1,15 @@
 import { expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
-import type { Place } from "../fit/context";
-import { contextWith } from "../fit/fit.fixture";
-import { judge } from "../fit/judge";
-import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets, type Stepped } from "../fit/step";
+import type { Place } from "../judge/context";
+import { contextWith } from "../judge/fit.fixture";
+import { judge } from "../judge/judge";
+import { buildOnce, easeOnce, easeTwice, easeUntilAllowed, fewerSets, type Stepped } from "../progressions/step";
 import { nFromKgf } from "../units";
 import type { PerformedSet } from "../floor/events";
 import { decide, type DecisionInput, type DecisionMove } from "./decide";
 import { known, NOT_MEASURED } from "../known";
 import type { MorningClass } from "./morning";
-import type { Uncounted } from "./outcome";
+import type { Uncounted } from "./decision-reason";
 
 /**
  * Every kind of last session, morning, rung and next step, against the table as a practitioner reads it (design,

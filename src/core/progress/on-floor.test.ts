@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
-import { calmCeilings, contextWith } from "../fit/fit.fixture";
+import { calmCeilings, contextWith } from "../judge/fit.fixture";
 import { type FloorState, floorState, type FloorSet } from "../floor/events";
-import { doneSet } from "../record/record.fixture";
+import { doneSet } from "../record/facts/record.fixture";
 import { buildOnFloor, handRule, steppedTo } from "./on-floor";
 
 const ROW = variationById("raised-sit-to-stand");

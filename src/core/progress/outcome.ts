@@ -4,11 +4,7 @@ import { isOverNumber, STOP_FROM_SCORE, type PerformedSet } from "../floor/event
 import type { Day } from "../day";
 import { isKnownTo, type Reading } from "../known";
 import type { MorningClass } from "./morning";
-import type { DecisionReason } from "./decision-reason";
-
-/** What keeps a session from counting: nobody checked in, a check-in that warned was gone past, a memory instead of a morning, a sign. */
-export const UNCOUNTED = ["under-relief", "light-day", "check-in-missing", "check-in-warned", "morning-late", "sign-said"] as const;
-export type Uncounted = (typeof UNCOUNTED)[number];
+import type { DecisionReason, Uncounted } from "./decision-reason";
 
 /** One session at one rung, and the morning after it. */
 export interface SessionOutcome {

@@ -6,7 +6,7 @@ export type RuleSource = { kind: "published"; id: string } | { kind: "trade" } |
 /** What is measured on Assess that ends a rule: nobody need set it aside. */
 export type MeasureGate = "straight-and-bend" | "heel-in-line" | "level-pelvis";
 
-/** What one condition closes, asks or reminds of, and when. Its words are in src/ui/text. */
+/** What one condition closes, asks or reminds of, and when. Its words are in src/words. */
 export interface ScreenRule {
   id: string;
   condition: string;

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
-import type { FitContext } from "../fit/context";
-import { calmCeilings, complaint, contextWith, limit } from "../fit/fit.fixture";
-import { schoolOf } from "../school/school";
+import type { FitContext } from "../judge/context";
+import { calmCeilings, complaint, contextWith, limit } from "../judge/fit.fixture";
+import { schoolOf } from "../approach/approach";
 import { buildSession, type BuiltSession, hardAndHold, type SessionAsked } from "./build";
 import type { SessionItem } from "./session";
 import { ASKED } from "./session.fixture";

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { variationByCode } from "../catalogue/catalogue";
-import { contextWith, limit } from "../fit/fit.fixture";
+import { contextWith, limit } from "../judge/fit.fixture";
 import { blockEnd, turnOver } from "./block";
 import type { SessionItem } from "./session";
 

@@ -1,9 +1,9 @@
 import { variationByCode, variationById } from "../catalogue/catalogue";
 import type { Dose } from "../catalogue/variation";
 import { type Day, dayAfter } from "../day";
-import type { FitContext, Place } from "../fit/context";
-import { fitVariation } from "../fit/search";
-import type { Stepped } from "../fit/step";
+import type { FitContext, Place } from "../judge/context";
+import { fitVariation } from "../progressions/search";
+import type { Stepped } from "../progressions/step";
 import { steppedTo } from "../progress/on-floor";
 import { BLOCK_WEEKS } from "../week/week";
 import { blockStart, type TrainingPlan } from "./plan";

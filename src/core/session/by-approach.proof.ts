@@ -2,11 +2,11 @@ import { expect, test } from "vitest";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
 import { sideRuleOf } from "../dose/sides";
 import { proposedDose } from "../dose/purpose";
-import { contextWith } from "../fit/fit.fixture";
-import { usualWeek } from "../record/programme";
-import { record } from "../record/record.fixture";
-import { AXES, type Axis } from "../school/axes.data";
-import { cuesOf, type School, schoolOf } from "../school/school";
+import { contextWith } from "../judge/fit.fixture";
+import { usualWeek } from "../record/programme/programme";
+import { record } from "../record/facts/record.fixture";
+import { AXES, type Axis } from "../approach/axes.data";
+import { cuesOf, type School, schoolOf } from "../approach/approach";
 import { buildSession } from "./build";
 
 /** All that a client is told to do under an approach, as far as this client shows it. */

@@ -1,7 +1,7 @@
 import { groupOf } from "../catalogue/rows/row";
 import type { Dose, Variation } from "../catalogue/variation";
 import type { Part } from "../dose/part";
-import { positionOf, type School } from "../school/school";
+import { positionOf, type School } from "../approach/approach";
 
 /** What the points of a coaching approach make of a session. Source of all: common practice, no source; figures as the points say them. */
 type Held = Pick<School, "positions">;

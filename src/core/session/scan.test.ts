@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { CATALOGUE, takeIn, variationByCode, variationById } from "../catalogue/catalogue";
 import { asVariation, ownFrom } from "../catalogue/own";
-import { calmCeilings, complaint, contextWith, idOf, limit } from "../fit/fit.fixture";
-import { fitVariation } from "../fit/search";
+import { calmCeilings, complaint, contextWith, idOf, limit } from "../judge/fit.fixture";
+import { fitVariation } from "../progressions/search";
 import type { Limit } from "../limits/limit";
 import { scan } from "./scan";
 import type { SessionItem } from "./session";

@@ -1,9 +1,9 @@
 import { variationById, variationByCode } from "../catalogue/catalogue";
 import { ruledAs, traitsOfRow } from "../catalogue/traits";
 import type { Variation } from "../catalogue/variation";
-import type { FitContext } from "../fit/context";
-import { judge } from "../fit/judge";
-import { fitVariation } from "../fit/search";
+import type { FitContext } from "../judge/context";
+import { judge } from "../judge/judge";
+import { fitVariation } from "../progressions/search";
 import { bindingLimits } from "../limits/limit";
 import type { SessionItem } from "./session";
 

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
 import { CATALOGUE, variationByCode, variationById } from "../catalogue/catalogue";
 import type { Variation } from "../catalogue/variation";
-import { complaint, contextWith, limit } from "../fit/fit.fixture";
-import { judge } from "../fit/judge";
-import { schoolOf } from "../school/school";
+import { complaint, contextWith, limit } from "../judge/fit.fixture";
+import { judge } from "../judge/judge";
+import { schoolOf } from "../approach/approach";
 import { SCREEN_RULES } from "../screen/rules.data";
 import { buildSession, hardAndHold, partOf } from "./build";
 import { scan } from "./scan";

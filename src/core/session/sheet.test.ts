@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
-import { kitOf } from "../fit/assemble";
-import { calmCeilings, contextWith, limit } from "../fit/fit.fixture";
-import { judge } from "../fit/judge";
-import { fitVariation } from "../fit/search";
+import { kitOf } from "../kit/kit";
+import { calmCeilings, contextWith, limit } from "../judge/fit.fixture";
+import { judge } from "../judge/judge";
+import { fitVariation } from "../progressions/search";
 import type { SessionItem } from "./session";
 import { avoidedWords, sheetFor } from "./sheet";
 

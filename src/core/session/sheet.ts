@@ -1,11 +1,11 @@
 import { variationById } from "../catalogue/catalogue";
 import type { Variation } from "../catalogue/variation";
 import { tryDose } from "../dose/dose";
-import { cuesFor } from "../fit/cues";
-import type { FitContext } from "../fit/context";
-import { type Assembled, recipeOf } from "../fit/assemble";
-import { fitVariation } from "../fit/search";
-import { judge } from "../fit/judge";
+import { cuesFor } from "../judge/cues";
+import type { FitContext } from "../judge/context";
+import { type Assembled, recipeOf } from "../kit/assemble";
+import { fitVariation } from "../progressions/search";
+import { judge } from "../judge/judge";
 import type { Side } from "../mechanics/channels";
 import type { LeverId, Setting } from "../templates/lever";
 import type { SessionItem } from "./session";

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { variationById } from "../catalogue/catalogue";
 import { STUDIES } from "../catalogue/studies.data";
-import { SUBJECT } from "../fit/fit.fixture";
+import { SUBJECT } from "../judge/fit.fixture";
 import { GRAVITY_MPS2, nFromKgf } from "../units";
 import type { Demand, NumberChannelId } from "../mechanics/channels";
 import { ask, AT_THE_POSE, demandOn, HEADLINE, WHOLE } from "./ask";

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { STUDIES } from "../catalogue/studies.data";
-import { SUBJECT } from "../fit/fit.fixture";
-import { ENGINE_VERSION } from "../record/record";
+import { SUBJECT } from "../judge/fit.fixture";
+import { ENGINE_VERSION } from "../record/facts/record";
 import { ask, WHOLE } from "./ask";
 import { startSetting } from "./form";
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { CATALOGUE, variationById } from "../catalogue/catalogue";
-import { SUBJECT } from "../fit/fit.fixture";
+import { SUBJECT } from "../judge/fit.fixture";
 import { startSetting } from "./form";
 import { type Movement, movementOf } from "./movement";
 import type { Pose } from "./pose";

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { CATALOGUE } from "../catalogue/catalogue";
-import { SUBJECT } from "../fit/fit.fixture";
+import { SUBJECT } from "../judge/fit.fixture";
 import { ask, HEADLINE, type Wanted, WHOLE } from "./ask";
 import { type Form, leversOf, startSetting } from "./form";
 import type { Setting } from "./lever";

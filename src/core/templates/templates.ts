@@ -1,17 +1,17 @@
-import { BRIDGE } from "./bridge";
-import { CALF } from "./calf";
-import { CARRY } from "./carry";
-import { HINGE } from "./hinge";
-import { KNEE_EXTENSION } from "./knee-extension";
-import { LEAN, STRAP_LEAN } from "./lean";
-import { LEG_PRESS } from "./leg-press";
-import { NO_MODEL } from "./no-model";
-import { SIDE_HIP } from "./side-hip";
-import { SINGLE_LEG } from "./single-leg";
-import { SPLIT } from "./split";
-import { STEP } from "./step";
+import { BRIDGE } from "./kinds/bridge";
+import { CALF } from "./kinds/calf";
+import { CARRY } from "./kinds/carry";
+import { HINGE } from "./kinds/hinge";
+import { KNEE_EXTENSION } from "./kinds/knee-extension";
+import { LEAN, STRAP_LEAN } from "./kinds/lean";
+import { LEG_PRESS } from "./kinds/leg-press";
+import { NO_MODEL } from "./kinds/no-model";
+import { SIDE_HIP } from "./kinds/side-hip";
+import { SINGLE_LEG } from "./kinds/single-leg";
+import { SPLIT } from "./kinds/split";
+import { STEP } from "./kinds/step";
 import type { Template, TemplateId } from "./template";
-import { TWO_FEET } from "./two-feet";
+import { TWO_FEET } from "./kinds/two-feet";
 
 /** Every way to turn body and levers into pose and demands. Ids are never renamed. */
 export const TEMPLATES: Readonly<Record<TemplateId, Template>> = {

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import type { Frequency } from "../catalogue/variation";
 import { dayAfter, daysBetween, weekdayOf } from "../day";
-import { schoolOf } from "../school/school";
+import { schoolOf } from "../approach/approach";
 import { fadePlan, forecast, HORIZON_WEEKS, kneeForwardStepDone, PRIOR, ratesFrom, uniformFrom, wayDone, weeksOfWay } from "./forecast";
 import { type DoneSet, loadNotices, weekTotals } from "./totals";
 import { blockWeek, alternating, type Laid, layOut, moveMissed, refusalOn, REST_DAYS, retryDay, type WeekRules } from "./week";

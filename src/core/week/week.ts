@@ -1,6 +1,6 @@
 import type { Frequency } from "../catalogue/variation";
 import { type Day, dayAfter, daysBetween, mondayOf, weekdayOf } from "../day";
-import type { School } from "../school/school";
+import type { School } from "../approach/approach";
 
 /** Full days of rest between two sessions of one class of exercise. Source: handbook B4 and D5, 84 to 89. */
 export const REST_DAYS: Readonly<Record<Frequency, number>> = { "several-a-day": 0, daily: 0, "three-a-week": 1, "two-rest-days": 2 };

@@ -6,11 +6,12 @@ import type { MikroORM } from "@mikro-orm/postgresql";
 import { Client } from "pg";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { UNREAD_FACT } from "../../core/progress/warning";
-import { currentPlans, fitContextOf } from "../../core/record/derive";
+import { currentPlans } from "../../core/record/standing/plans";
+import { fitContextOf } from "../../core/record/standing/context";
 import { inStudio, openOwnerOrm } from "../orm";
 import { listClients } from "../repos/client.repo";
 import { loadRecord } from "../repos/record.repo";
-import { ruleFrom, rootsOf } from "./from-0002";
+import { ruleFrom, rootsOf } from "./1-20/from-0002";
 
 /** The demo of the release before (0.2), as that release had written it. */
 const OLD_DEMO = gunzipSync(readFileSync(new URL("./demo-of-0002.sql.gz", import.meta.url))).toString();

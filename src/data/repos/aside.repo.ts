@@ -1,7 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { Aside } from "../../core/record/team";
+import type { Aside } from "../../core/studio/team";
 import type { Fact, FactProblem } from "../../formats/archive";
-import { refuse, type Taken } from "../loop/load";
+import { refuse, type Taken } from "../../core/outcome";
 import { factProblem, isReadable } from "../../schemas/archived-fact.schema";
 import { audit, type Scope, stamp } from "../scope";
 import { asked } from "./team.repo";

@@ -1,7 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
-import type { AuditLine } from "../../core/record/team";
-import { RetentionRow } from "../around-entities";
+import type { AuditLine } from "../../core/studio/team";
+import { RetentionRow } from "../tables/around-entities";
 import { audit, type Scope, stamp } from "../scope";
 
 export const AUDIT_PAGE = 50;

@@ -1,7 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Finding } from "../../core/assess/finding";
-import type { SchoolChoice } from "../../core/school/school";
-import type { DailyTask } from "../../core/fit/daily";
+import type { SchoolChoice } from "../../core/approach/approach";
+import type { DailyTask } from "../../core/judge/context";
 import type { CeilingDraft } from "../../core/limits/ceiling";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day } from "../../core/day";
@@ -16,7 +16,7 @@ import {
   type ClientProfile,
   ENGINE_VERSION,
   type MeasureFact,
-} from "../../core/record/record";
+} from "../../core/record/facts/record";
 import {
   BodyMeasureRow,
   CalmPoseRow,
@@ -32,12 +32,12 @@ import {
   LimitRow,
   PostureRuleRow,
   ScreenRow,
-} from "../entities";
-import { ClearanceRow } from "../loop-entities";
+} from "../tables/entities";
+import { ClearanceRow } from "../tables/loop-entities";
 import { listOf, STOPS } from "./record.sql";
 import { executePrepared } from "../prepared";
 import { audit, type Scope, stamp } from "../scope";
-import { toStored } from "../setting";
+import { toStored } from "../tables/setting";
 
 /**
  * One line for each client. The last week and what waits are read for the whole studio at once, the latest of a client by its own

@@ -1,5 +1,5 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import { refuse, type Taken } from "../loop/load";
+import { refuse, type Taken } from "../../core/outcome";
 import type { Scope } from "../scope";
 import { hashOf } from "./private-link.repo";
 import { asked } from "./team.repo";

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { AuditRow } from "../entities";
+import { AuditRow } from "../tables/entities";
 import { openOwnerOrm } from "../orm";
 import { stamp } from "../scope";
 import { endSecondStepOf, passwordLinkFor } from "../studios";

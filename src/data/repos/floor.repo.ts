@@ -1,9 +1,9 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
 import { type EventRefusal, type FloorEvent, floorState, type Verdict } from "../../core/floor/events";
-import { PerformedSetRow, SessionItemRow, SessionRow } from "../loop-entities";
+import { PerformedSetRow, SessionItemRow, SessionRow } from "../tables/loop-entities";
 import { audit, type Scope } from "../scope";
-import { toStored } from "../setting";
+import { toStored } from "../tables/setting";
 
 const READ = { disableIdentityMap: true } as const;
 

@@ -1,7 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { validate as isUuid } from "uuid";
 import type { Day } from "../../core/day";
-import { LetterRow } from "../entities";
+import { LetterRow } from "../tables/entities";
 import { audit, type Scope, stamp } from "../scope";
 
 /** A letter without its bytes, as a list shows it. */

@@ -7,11 +7,11 @@ import {
   type OwnWords,
   type WordedTemplate,
   wordingProblem,
-} from "../../core/record/message";
+} from "../../core/studio/message";
 import { isReadable } from "../../schemas/archived-fact.schema";
-import { ContactRow, MessageRow, MessageWordsRow } from "../around-entities";
-import { ClientRow } from "../entities";
-import { refuse, type Taken } from "../loop/load";
+import { ContactRow, MessageRow, MessageWordsRow } from "../tables/around-entities";
+import { ClientRow } from "../tables/entities";
+import { refuse, type Taken } from "../../core/outcome";
 import { audit, type Scope, stamp } from "../scope";
 
 /** How a client is reached from now on. */

@@ -1,7 +1,7 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { validate as isUuid } from "uuid";
 import type { PictureSaid } from "../../core/floor/picture";
-import { PictureRow } from "../entities";
+import { PictureRow } from "../tables/entities";
 import { audit, type Scope, stamp } from "../scope";
 
 export interface Picture extends PictureSaid {

@@ -3,12 +3,12 @@ import type { Dose, Pattern } from "../../core/catalogue/variation";
 import type { Day } from "../../core/day";
 import type { Demand, Side } from "../../core/mechanics/channels";
 import type { Decision, DecisionMove, Next } from "../../core/progress/decide";
-import { ENGINE_VERSION, type ResponseFact, type SessionFact } from "../../core/record/record";
+import { ENGINE_VERSION, type ResponseFact, type SessionFact } from "../../core/record/facts/record";
 import type { Part } from "../../core/dose/part";
 import type { Setting } from "../../core/templates/lever";
-import { DecisionRow, DemandRow, PrescriptionRow, ResponseRow, RungRow, SessionItemRow, SessionRow } from "../loop-entities";
+import { DecisionRow, DemandRow, PrescriptionRow, ResponseRow, RungRow, SessionItemRow, SessionRow } from "../tables/loop-entities";
 import { audit, type Scope, stamp } from "../scope";
-import { toStored } from "../setting";
+import { toStored } from "../tables/setting";
 
 /** A rung as it is kept: the set-up, and what it asked on the day, of which body under which posture rule. */
 export interface NewRung {

@@ -2,10 +2,10 @@ import { createHash } from "node:crypto";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { validate as isUuid } from "uuid";
 import type { Day } from "../../core/day";
-import type { NewLink, Opens, StandingLink } from "../../core/record/private-link";
-import { refuse, type Taken } from "../loop/load";
-import { PrivateLinkRow } from "../around-entities";
-import { ClientRow } from "../entities";
+import type { NewLink, Opens, StandingLink } from "../../core/studio/private-link";
+import { refuse, type Taken } from "../../core/outcome";
+import { PrivateLinkRow } from "../tables/around-entities";
+import { ClientRow } from "../tables/entities";
 import { audit, type Scope, stamp } from "../scope";
 
 export const hashOf = (secret: string): string => createHash("sha256").update(secret).digest("hex");

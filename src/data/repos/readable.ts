@@ -1,12 +1,12 @@
 import type { Day } from "../../core/day";
 import type { FloorEvent } from "../../core/floor/events";
 import { UNREAD_FACT, type Warning } from "../../core/progress/warning";
-import type { TaskTold } from "../../core/record/home-told";
-import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
+import type { TaskTold } from "../../core/record/facts/home-told";
+import type { CalmPoseFact, ClientProfile, ClientRecord, RungFact, SessionFact } from "../../core/record/facts/record";
 import type { ScreenAnswers } from "../../core/screen/screen";
 import type { Fact } from "../../formats/archive";
 import { isReadable } from "../../schemas/archived-fact.schema";
-import type { StoredSetting } from "../setting";
+import type { StoredSetting } from "../tables/setting";
 
 export type Stored<T extends { setting: unknown }> = Omit<T, "setting"> & { setting: StoredSetting };
 export type StoredSession = Pick<SessionFact, "id" | "day" | "items" | "isLight" | "place"> & { events: Omit<FloorEvent, "sessionId">[] };

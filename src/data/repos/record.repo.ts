@@ -3,12 +3,12 @@ import { isMeasuredSo, rangeLimits } from "../../core/assess/range-limits";
 import { takeIn } from "../../core/catalogue/catalogue";
 import { asVariation } from "../../core/catalogue/own";
 import { floorState } from "../../core/floor/events";
-import type { CalmPoseFact, ClientRecord, RungFact, SessionFact } from "../../core/record/record";
+import type { CalmPoseFact, ClientRecord, RungFact, SessionFact } from "../../core/record/facts/record";
 import { ruleLimits } from "../../core/screen/screen";
 import { validate as isUuid } from "uuid";
 import { executePrepared } from "../prepared";
 import type { Scope } from "../scope";
-import { fromStored } from "../setting";
+import { fromStored } from "../tables/setting";
 import { readable, type Stored, type StoredRecord, type StoredSession } from "./readable";
 import { RECORD_SQL } from "./record.sql";
 

@@ -1,12 +1,12 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { OwnRow } from "../../core/catalogue/own";
 import type { Day } from "../../core/day";
-import type { Role } from "../../core/record/team";
+import type { Role } from "../../core/studio/team";
 import type { UnitSystem } from "../../core/units";
 import type { MeasuredBand } from "../../core/mechanics/band";
-import type { KitItem } from "../../core/fit/assemble";
+import type { KitItem } from "../../core/kit/assemble";
 import { isReadable } from "../../schemas/archived-fact.schema";
-import { BandRow, CushionRow, KitListRow, OwnRowRow, StudioRow } from "../entities";
+import { BandRow, CushionRow, KitListRow, OwnRowRow, StudioRow } from "../tables/entities";
 import { audit, type Scope, stamp } from "../scope";
 
 /** What stands around in the studio, as it was measured there. */

@@ -1,8 +1,8 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
-import type { SummaryLetter } from "../../core/record/letter";
-import { SummaryLetterRow } from "../around-entities";
-import { ClientRow } from "../entities";
-import { refuse, type Taken } from "../loop/load";
+import type { SummaryLetter } from "../../core/studio/letter";
+import { SummaryLetterRow } from "../tables/around-entities";
+import { ClientRow } from "../tables/entities";
+import { refuse, type Taken } from "../../core/outcome";
 import { isReadable } from "../../schemas/archived-fact.schema";
 import { audit, type Scope, stamp } from "../scope";
 

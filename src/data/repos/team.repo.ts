@@ -1,10 +1,10 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Day } from "../../core/day";
-import { saidToBeBy } from "../../core/record/read-in";
-import type { Invited, Note, Role, SeenBy, Since, TeamMember } from "../../core/record/team";
-import { InvitationRow, NoteRow } from "../around-entities";
-import { ClientRow } from "../entities";
-import { refuse, type Taken } from "../loop/load";
+import { saidToBeBy } from "../../core/record/facts/read-in";
+import type { Invited, Note, Role, SeenBy, Since, TeamMember } from "../../core/studio/team";
+import { InvitationRow, NoteRow } from "../tables/around-entities";
+import { ClientRow } from "../tables/entities";
+import { refuse, type Taken } from "../../core/outcome";
 import { audit, type Scope, stamp } from "../scope";
 import { hashOf } from "./private-link.repo";
 

@@ -1,9 +1,9 @@
 import type { EntityManager } from "@mikro-orm/postgresql";
 import type { Visit } from "../../core/week/visit";
-import { VisitRow } from "../around-entities";
+import { VisitRow } from "../tables/around-entities";
 import { isReadable } from "../../schemas/archived-fact.schema";
-import { ClientRow } from "../entities";
-import { refuse, type Taken } from "../loop/load";
+import { ClientRow } from "../tables/entities";
+import { refuse, type Taken } from "../../core/outcome";
 import { audit, type Scope, stamp } from "../scope";
 
 type StoredVisit = Omit<Visit, "id" | "clientId">;

@@ -8,7 +8,7 @@ import { TextField } from "../kit/fields";
 import { NewPasswordField } from "../kit/new-password-field";
 import { Card, Columns, Notice, Page, Row, Soft, Stack, Title } from "../kit/layout";
 import { When } from "../kit/studio-clock";
-import { deviceText } from "../text/device-text";
+import { deviceText } from "../../words/studio/device";
 import { CodesCard } from "./codes-card";
 import { PasskeysCard } from "./passkeys-card";
 

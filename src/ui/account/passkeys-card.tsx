@@ -6,7 +6,7 @@ import { Button } from "../kit/button";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { When } from "../kit/studio-clock";
 import { ByPassword } from "./by-password";
-import { deviceText } from "../text/device-text";
+import { deviceText } from "../../words/studio/device";
 
 const PROBLEMS = {
   old: "You signed in more than a day ago. Sign out and in again, then add it.",

@@ -11,8 +11,8 @@ import { Link } from "../kit/link";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { siteName } from "../text/limit-text";
-import { lengthText } from "../text/quantity-text";
+import { siteName } from "../../words/client/limit";
+import { lengthText } from "../../words/basics/quantity";
 
 interface Props {
   clientId: string;

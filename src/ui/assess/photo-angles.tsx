@@ -5,7 +5,7 @@ import styled from "styled-components";
 import { anglesFrom, PHOTO_POINTS, type PhotoAngles, type PhotoPoint, type PicturePoint } from "../../core/assess/photo";
 import { Button } from "../kit/button";
 import { Row, Soft, Stack } from "../kit/layout";
-import { angleText } from "../text/quantity-text";
+import { angleText } from "../../words/basics/quantity";
 import { color, size } from "../theme/tokens";
 
 const Frame = styled.div`

@@ -7,10 +7,10 @@ import type { Sex } from "../../core/body/body";
 import { sitToStandPower } from "../../core/standards/chair-rise";
 import type { UnitSystem } from "../../core/units";
 import { Card, Soft, Title } from "../kit/layout";
-import { adviceText, apartText, changeText, endText, findingText, normText, placeText, retestText } from "../text/assess-text";
-import { protocolName } from "../text/protocol-text";
-import { dayText } from "../text/day-text";
-import { capital } from "../text/words";
+import { adviceText, apartText, changeText, endText, findingText, normText, placeText, retestText } from "../../words/client/assess";
+import { protocolName } from "../../words/basics/protocol";
+import { dayText } from "../../words/basics/day";
+import { capital } from "../../words/basics/words";
 import { type Mark, NormBand } from "./norm-band";
 import { SidesBar } from "./sides-bar";
 

@@ -5,7 +5,7 @@ import type { Subject } from "../../core/templates/template";
 import type { UnitSystem } from "../../core/units";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
-import { angleText, lengthText, thicknessText } from "../text/quantity-text";
+import { angleText, lengthText, thicknessText } from "../../words/basics/quantity";
 import { seatWords } from "./calm-ladder";
 import { quantityEdge } from "./quantity-edge";
 

@@ -7,8 +7,8 @@ import { Button } from "../kit/button";
 import { CheckField, ChoiceField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
-import { findingText } from "../text/assess-text";
-import { optionText, valueName } from "../text/protocol-text";
+import { findingText } from "../../words/client/assess";
+import { optionText, valueName } from "../../words/basics/protocol";
 import { quantityEdge } from "./quantity-edge";
 import { useStopwatch } from "./use-stopwatch";
 

@@ -6,7 +6,7 @@ import { CheckField, ChoiceField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { lengthField } from "../kit/unit-field";
-import { lengthText } from "../text/quantity-text";
+import { lengthText } from "../../words/basics/quantity";
 
 type Taped = "shankM" | "thighM" | "trunkM";
 const TAPED: readonly { key: Taped; label: string; how: string }[] = [

@@ -1,6 +1,6 @@
 import Fuse from "fuse.js";
 import type { Variation } from "../../core/catalogue/variation";
-import { wordsOf } from "../text/catalogue-text";
+import { wordsOf } from "../../words/basics/catalogue";
 
 /** Rows found by free words, the nearest first, slips of the finger forgiven; all of them where nothing was typed. */
 export function findRows(variations: readonly Variation[], words: string): readonly Variation[] {

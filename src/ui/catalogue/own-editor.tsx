@@ -5,7 +5,7 @@ import { Form } from "react-aria-components";
 import { keepOwnRowAction } from "../../actions/own-rows";
 import { bodyFromMeasure } from "../../core/body/body";
 import { variationByCode } from "../../core/catalogue/catalogue";
-import { type Equipment, EQUIPMENT } from "../../core/catalogue/equipment";
+import { type Equipment, EQUIPMENT } from "../../core/kit/equipment";
 import { asVariation, type OwnRow, ownProblems } from "../../core/catalogue/own";
 import { type Trained, TRAINED, type TrainedScore } from "../../core/catalogue/variation";
 import { DEFAULT_POSTURE } from "../../core/mechanics/posture";
@@ -21,10 +21,10 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
-import { trainedName } from "../text/catalogue-text";
-import { kitName, leverName } from "../text/lever-text";
-import { capital } from "../text/words";
-import { ownProblemText } from "../text/own-text";
+import { trainedName } from "../../words/basics/catalogue";
+import { kitName, leverName } from "../../words/basics/lever";
+import { capital } from "../../words/basics/words";
+import { ownProblemText } from "../../words/training/own";
 import { Drawn } from "./row-detail";
 
 const BODIES = [

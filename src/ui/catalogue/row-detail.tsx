@@ -3,9 +3,9 @@ import { useMemo } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
 import { type OursPart, oursIn } from "../../core/catalogue/ours.data";
-import { SUBSTITUTES } from "../../core/catalogue/equipment";
+import { SUBSTITUTES } from "../../core/kit/equipment";
 import type { Trained, Variation } from "../../core/catalogue/variation";
-import { DEFAULT_KIT } from "../../core/fit/context";
+import { DEFAULT_KIT } from "../../core/kit/kit";
 import type { ScreenRule } from "../../core/screen/rules.data";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import { leversOf, startSetting, templateOf, parametersOf } from "../../core/templates/form";
@@ -18,10 +18,10 @@ import { Pictogram } from "../figure/pictogram";
 import { posedOf } from "../figure/row-poses.data";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { Link } from "../kit/link";
-import { oftenText, shelfName, tagsText, trainedName } from "../text/catalogue-text";
-import { kitName, leverName, leverValueText } from "../text/lever-text";
-import { capital } from "../text/words";
-import { ruleText } from "../text/screen-text";
+import { oftenText, shelfName, tagsText, trainedName } from "../../words/basics/catalogue";
+import { kitName, leverName, leverValueText } from "../../words/basics/lever";
+import { capital } from "../../words/basics/words";
+import { ruleText } from "../../words/client/screen";
 import { color } from "../theme/tokens";
 
 const Bars = styled.ul`

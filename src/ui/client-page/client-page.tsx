@@ -1,12 +1,12 @@
 "use client";
 import { useEffect, useState } from "react";
 import styled from "styled-components";
-import { CONSENT_VERSION, type HomeTold } from "../../core/record/home-told";
+import { CONSENT_VERSION, type HomeTold } from "../../core/record/facts/home-told";
 import type { Side } from "../../core/mechanics/channels";
 import { useDayNow, useStudioZone } from "../kit/studio-clock";
 import { PlainDrawn } from "../figure/plain-drawn";
-import { CLIENT_REFUSALS, CONSENT_TEXT, levelText, NOBODY_WATCHES, SHARED, taskQuestion } from "../text/client-text";
-import { dayText } from "../text/day-text";
+import { CLIENT_REFUSALS, CONSENT_TEXT, levelText, NOBODY_WATCHES, SHARED, taskQuestion } from "../../words/client/client";
+import { dayText } from "../../words/basics/day";
 import { color } from "../theme/tokens";
 import { doneToday, type Due, duesOf } from "./dues";
 import { ExerciseView, LeftAsked } from "./exercise";

@@ -1,6 +1,6 @@
 import type { Day } from "../../core/day";
 import type { Side } from "../../core/mechanics/channels";
-import { dayAt } from "../text/day-text";
+import { dayAt } from "../../words/basics/day";
 import type { HomeExercise, HomePage } from "./home-page";
 import type { KeptEntry } from "./use-entries";
 

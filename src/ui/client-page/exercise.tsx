@@ -2,12 +2,12 @@
 import { useState } from "react";
 import styled from "styled-components";
 import { phasesOf, placeInMovement, repetitionS } from "../../core/dose/dose";
-import type { HomeTold } from "../../core/record/home-told";
+import type { HomeTold } from "../../core/record/facts/home-told";
 import type { Side } from "../../core/mechanics/channels";
 import { PlainDrawn } from "../figure/plain-drawn";
-import { useAwake } from "../floor/use-awake";
-import { useReading, useTempo, type Tempo } from "../floor/use-tempo";
-import { capital } from "../text/words";
+import { useAwake } from "../floor/session/use-awake";
+import { useReading, useTempo, type Tempo } from "../floor/tempo/use-tempo";
+import { capital } from "../../words/basics/words";
 import { color, font } from "../theme/tokens";
 import type { HomeExercise } from "./home-page";
 import { Body, LinkTap, Pair, Part, Phone, Quiet, Tap, Top } from "./parts";

@@ -3,16 +3,16 @@ import { variationById } from "../../core/catalogue/catalogue";
 import { isTimed, repetitionS } from "../../core/dose/dose";
 import type { Day } from "../../core/day";
 import type { Side } from "../../core/mechanics/channels";
-import type { HomeTask, TaskTold } from "../../core/record/home-told";
-import { homeDay, homeItems, onRestDay, restAtHome } from "../../core/record/home";
-import type { ClientRecord } from "../../core/record/record";
+import type { HomeTask, TaskTold } from "../../core/record/facts/home-told";
+import { homeDay, homeItems, onRestDay, restAtHome } from "../../core/record/programme/home";
+import type { ClientRecord } from "../../core/record/facts/record";
 import { asksBelly } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
 import { boxOf, type PlainBox, type PlainFigure } from "../figure/plain-drawn";
 import { plainFrames } from "../figure/plain";
-import { jointText } from "../text/client-text";
-import { daysText, sheetLine, type SheetLine } from "../text/sheet-text";
-import { programmeNow } from "../../core/record/programme";
+import { jointText } from "../../words/client/client";
+import { daysText, sheetLine, type SheetLine } from "../../words/training/sheet";
+import { programmeNow } from "../../core/record/programme/programme";
 
 /** So many pictures of one repetition: smooth enough for a phone, and few enough to be sent. */
 const FRAMES = 13;

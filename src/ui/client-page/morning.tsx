@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
-import { THAN_USUAL, type HomeTold, type ThanUsual } from "../../core/record/home-told";
-import { thanUsualText } from "../text/client-text";
+import { THAN_USUAL, type HomeTold, type ThanUsual } from "../../core/record/facts/home-told";
+import { thanUsualText } from "../../words/client/client";
 import { Pair, Part, Tap } from "./parts";
 import { SignList } from "./signs";
 

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
-import { clientSignText, NOBODY_WATCHES, signAdvice } from "../text/client-text";
+import { clientSignText, NOBODY_WATCHES, signAdvice } from "../../words/client/client";
 import { Part, Quiet, Stop, Tap } from "./parts";
 
 const FOR_THE_BELLY = "bleeding-or-fluid";

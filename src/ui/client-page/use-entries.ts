@@ -1,7 +1,7 @@
 "use client";
 import { useCallback, useEffect, useState } from "react";
 import { v4 as newUuid } from "uuid";
-import type { HomeEntry, HomeTold } from "../../core/record/home-told";
+import type { HomeEntry, HomeTold } from "../../core/record/facts/home-told";
 
 /** An entry on the phone: sent once the studio has named it; refused with the studio's word. */
 export interface KeptEntry extends HomeEntry {

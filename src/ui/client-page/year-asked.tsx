@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { NOBODY_WATCHES } from "../text/client-text";
+import { NOBODY_WATCHES } from "../../words/client/client";
 import { Body, Phone, Quiet, Tap, Top } from "./parts";
 
 const GUESSED = "This link was tried with the wrong year too often. Ask your trainer for a new one.";

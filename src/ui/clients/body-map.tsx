@@ -4,8 +4,8 @@ import styled from "styled-components";
 import type { Complaint, Site } from "../../core/limits/complaint";
 import type { ChannelSide } from "../../core/mechanics/channels";
 import { Choice, FieldLabel, Hint } from "../kit/fields";
-import { siteName } from "../text/limit-text";
-import { capital } from "../text/words";
+import { siteName } from "../../words/client/limit";
+import { capital } from "../../words/basics/words";
 import { color } from "../theme/tokens";
 
 interface Spot {

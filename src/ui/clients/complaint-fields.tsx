@@ -4,8 +4,8 @@ import { ChoiceField, SelectField, TextField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { BodyMap, spotName } from "./body-map";
-import { siteName } from "../text/limit-text";
-import { capital } from "../text/words";
+import { siteName } from "../../words/client/limit";
+import { capital } from "../../words/basics/words";
 
 /** A complaint while it is entered: numbers and side may still be missing. */
 export type ComplaintDraft = Omit<Complaint, "side"> & { side: Complaint["side"] | null };

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { addCushionAction } from "../../actions/equipment";
-import { CUSHION_LIMITS_M } from "../../core/fit/context";
+import { CUSHION_LIMITS_M } from "../../core/kit/kit";
 import { CUSHION_M } from "../../core/templates/lever";
 import type { UnitSystem } from "../../core/units";
 import { Button, TextButton } from "../kit/button";
@@ -12,7 +12,7 @@ import { Problem } from "../kit/problem";
 import { lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
-import { thicknessText } from "../text/quantity-text";
+import { thicknessText } from "../../words/basics/quantity";
 
 const FINELY = { metricCm: 0.5, imperialIn: 0.25 };
 

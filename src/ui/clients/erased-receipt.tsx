@@ -3,7 +3,7 @@ import type { Day } from "../../core/day";
 import { TextButton } from "../kit/button";
 import { Notice } from "../kit/layout";
 import { saveFile } from "../kit/save-file";
-import { longDayText } from "../text/day-text";
+import { longDayText } from "../../words/basics/day";
 
 /** What was erased just now, in numbers: whose it was is nowhere any more, and not here either. */
 export function ErasedReceipt({ entryCount, studioName, by, today }: { entryCount: number; studioName: string; by: string; today: Day }) {

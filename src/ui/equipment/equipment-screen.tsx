@@ -3,8 +3,8 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { setKitAction } from "../../actions/equipment";
-import { type Equipment, EQUIPMENT } from "../../core/catalogue/equipment";
-import { assembledFrom, isSetInSteps, KIT_LIMITS, type KitItem, measuredBy } from "../../core/fit/assemble";
+import { type Equipment, EQUIPMENT } from "../../core/kit/equipment";
+import { assembledFrom, isSetInSteps, KIT_LIMITS, type KitItem, measuredBy } from "../../core/kit/assemble";
 import type { UnitSystem } from "../../core/units";
 import { Button, TextButton } from "../kit/button";
 import { SelectField, TextField } from "../kit/fields";
@@ -13,9 +13,9 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { lengthField, massField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
-import { kitName, leverValueText } from "../text/lever-text";
-import { capital } from "../text/words";
-import { massText } from "../text/quantity-text";
+import { kitName, leverValueText } from "../../words/basics/lever";
+import { capital } from "../../words/basics/words";
+import { massText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 
 const Line = styled.li`

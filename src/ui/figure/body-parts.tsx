@@ -1,6 +1,6 @@
 "use client";
 import type { ShownJoint } from "../../core/templates/pose";
-import { angleText } from "../text/quantity-text";
+import { angleText } from "../../words/basics/quantity";
 import { color, font } from "../theme/tokens";
 import { type FigurePose, type FigureShape, jointMark, type LegShape, type Limb } from "./drawing";
 

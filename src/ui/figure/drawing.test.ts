@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { variationById } from "../../core/catalogue/catalogue";
-import { BODY, SUBJECT } from "../../core/fit/fit.fixture";
+import { BODY, SUBJECT } from "../../core/judge/fit.fixture";
 import { type Pose, poseOf } from "../../core/templates/pose";
 import { figureShape, jointMark, legShape, spot } from "./drawing";
 import { figureOf } from "./frame";

@@ -6,8 +6,8 @@ import { type LeverId, LEVERS, type Setting, withLever } from "../../core/templa
 import { type Pose, poseOf, type PoseResult, type ShownJoint, tightestJoint } from "../../core/templates/pose";
 import type { Subject } from "../../core/templates/template";
 import { nFromKgf, type UnitSystem } from "../../core/units";
-import { leverName, leverValueText } from "../text/lever-text";
-import { angleText, lengthText } from "../text/quantity-text";
+import { leverName, leverValueText } from "../../words/basics/lever";
+import { angleText, lengthText } from "../../words/basics/quantity";
 import { color, font } from "../theme/tokens";
 import { BalanceLine, Ghost, JointAngle, OtherLeg, Silhouette, SMALL } from "./body-parts";
 import { figureShape, jointMark, legShape } from "./drawing";

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { CATALOGUE } from "../../core/catalogue/catalogue";
 import { STUDIES } from "../../core/catalogue/studies.data";
-import { SUBJECT } from "../../core/fit/fit.fixture";
+import { SUBJECT } from "../../core/judge/fit.fixture";
 import { type Form, leversOf, movedBy, startSetting } from "../../core/templates/form";
 import { withLever } from "../../core/templates/lever";
 import { type Pose, poseOf, type PoseResult } from "../../core/templates/pose";

@@ -1,7 +1,7 @@
 "use client";
 import { memo, useMemo } from "react";
 import { variationById } from "../../core/catalogue/catalogue";
-import type { FitContext, Place } from "../../core/fit/context";
+import type { FitContext, Place } from "../../core/judge/context";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
 import type { Movement } from "../../core/templates/movement";
 import { tightestJoint } from "../../core/templates/pose";

@@ -1,7 +1,7 @@
 "use client";
 import { memo, useMemo } from "react";
 import { variationById } from "../../core/catalogue/catalogue";
-import type { FitContext, Place } from "../../core/fit/context";
+import type { FitContext, Place } from "../../core/judge/context";
 import { movementOf } from "../../core/templates/movement";
 import { poseOf } from "../../core/templates/pose";
 import { MovingFigure, type MovingFigureProps } from "./moving-figure";

@@ -1,7 +1,7 @@
 "use client";
 import type { SceneProp } from "../../core/templates/scene";
 import { kgfFromN, type UnitSystem } from "../../core/units";
-import { handText, massText } from "../text/quantity-text";
+import { handText, massText } from "../../words/basics/quantity";
 import { color, font } from "../theme/tokens";
 import { HALO, SMALL } from "./body-parts";
 import { type Spot, spot } from "./drawing";

@@ -3,9 +3,9 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { Drops, Variation } from "../../core/catalogue/variation";
 import { dropsFrom, goalLoadOf } from "../../core/dose/load";
-import { assembledFor } from "../../core/fit/assemble";
-import { benchAtKneeM, footSplit, poleHand, staggeredLoad } from "../../core/fit/by-hand";
-import type { FitContext } from "../../core/fit/context";
+import { assembledFor } from "../../core/kit/assemble";
+import { benchAtKneeM, footSplit, poleHand, staggeredLoad } from "../../core/kit/by-hand";
+import type { FitContext } from "../../core/judge/context";
 import { rangeOf } from "../../core/templates/form";
 import { harderOf, type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
 import { kgfFromN, nFromKgf, type UnitSystem } from "../../core/units";
@@ -13,8 +13,8 @@ import { TextButton } from "../kit/button";
 import { Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { HandScale } from "../scales/hand-scale";
-import { bandsText, dropSetText, goalLoadText, nextLoadText } from "../text/load-text";
-import { massText, lengthText } from "../text/quantity-text";
+import { bandsText, dropSetText, goalLoadText, nextLoadText } from "../../words/basics/load";
+import { massText, lengthText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 
 const Line = styled.p`

@@ -8,12 +8,12 @@ import { DOSE_LIMITS, doseS, HOLD_FROM_S, isTimed, phasesOf } from "../../core/d
 import { Button, TextButton } from "../kit/button";
 import type { UnitSystem } from "../../core/units";
 import { CheckField } from "../kit/fields";
-import { leverValueText, unlikeSetsText } from "../text/lever-text";
+import { leverValueText, unlikeSetsText } from "../../words/basics/lever";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
-import { itemDoseText, purposeName } from "../text/plan-text";
-import { rangeText, secondsText } from "../text/quantity-text";
+import { itemDoseText, purposeName } from "../../words/training/plan";
+import { rangeText, secondsText } from "../../words/basics/quantity";
 
 /** "3 × 8–12, lower 3, pause 1, rise 2", in the order that a repetition runs; "2 × 30 s hold" by the clock. */
 export function doseText(dose: Dose, startsBy: Variation["startsBy"]): string {

@@ -1,9 +1,9 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import styled from "styled-components";
-import type { FitContext } from "../../core/fit/context";
-import type { Judgement } from "../../core/fit/judge";
-import type { Use } from "../../core/fit/use";
+import type { FitContext } from "../../core/judge/context";
+import type { Judgement } from "../../core/judge/judge";
+import type { Use } from "../../core/judge/use";
 import type { Ceiling } from "../../core/limits/ceiling";
 import {
   CEILING_CHANNELS,
@@ -16,10 +16,10 @@ import {
 import { Beam, TypicalScale } from "../gauges/beam";
 import { Card, Soft, Title } from "../kit/layout";
 import { Why } from "../kit/why";
-import { channelName, channelValueText, demandText, jointText, sideText, trustText } from "../text/channel-text";
-import { dayText } from "../text/day-text";
-import { postureName } from "../text/posture-text";
-import { percentRangeText, percentText } from "../text/quantity-text";
+import { channelName, channelValueText, demandText, jointText, sideText, trustText } from "../../words/basics/channel";
+import { dayText } from "../../words/basics/day";
+import { postureName } from "../../words/basics/posture";
+import { percentRangeText, percentText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 
 const Joint = styled.div`

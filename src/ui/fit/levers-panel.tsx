@@ -5,12 +5,12 @@ import { Label, SliderOutput, SliderThumb, SliderTrack } from "react-aria-compon
 import styled from "styled-components";
 import type { OwnRange } from "../../core/templates/form";
 import { harderOf, type LeverId, type Setting } from "../../core/templates/lever";
-import { type Holds, recipeOf } from "../../core/fit/assemble";
-import type { Kit } from "../../core/fit/context";
+import { type Holds, recipeOf } from "../../core/kit/assemble";
+import type { Kit } from "../../core/kit/kit";
 import { TextButton } from "../kit/button";
 import { Soft } from "../kit/layout";
 import { LeverBase } from "../kit/slider";
-import { leverName, leverValueText, recipeText } from "../text/lever-text";
+import { leverName, leverValueText, recipeText } from "../../words/basics/lever";
 import { color, font } from "../theme/tokens";
 
 const Panel = styled.div`

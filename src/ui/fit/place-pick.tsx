@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import type { Place } from "../../core/catalogue/equipment";
+import type { Place } from "../../core/kit/equipment";
 import { InlineSelect } from "../kit/fields";
 import { Row } from "../kit/layout";
 import { Link } from "../kit/link";

@@ -1,13 +1,13 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
-import type { FitContext } from "../../core/fit/context";
+import type { FitContext } from "../../core/judge/context";
 import { CHANNELS, type Demand } from "../../core/mechanics/channels";
 import type { Variation } from "../../core/catalogue/variation";
 import { parametersOf, templateOf } from "../../core/templates/form";
 import { Why } from "../kit/why";
-import { demandText, quantityName, trustText } from "../text/channel-text";
-import { postureText } from "../text/posture-text";
-import { lengthText } from "../text/quantity-text";
+import { demandText, quantityName, trustText } from "../../words/basics/channel";
+import { postureText } from "../../words/basics/posture";
+import { lengthText } from "../../words/basics/quantity";
 
 /** Every number of the set-up at its worst along the movement, how far to trust it, and what the model cannot say. */
 export function PoseNumbers(props: { context: FitContext; variation: Variation; demands: readonly Demand[]; units: UnitSystem }) {

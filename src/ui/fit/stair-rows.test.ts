@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { dailyUses } from "../../core/fit/daily";
-import { contextWith, kneeLimit } from "../../core/fit/fit.fixture";
-import { stairAround, stairToGoal } from "../../core/fit/stair";
+import { dailyUses } from "../../core/judge/daily";
+import { contextWith, kneeLimit } from "../../core/judge/fit.fixture";
+import { stairAround, stairToGoal } from "../../core/progressions/stair";
 import { dayUse, ofTreads, withDay } from "./stair-rows";
 
 const context = contextWith();

@@ -1,11 +1,11 @@
 import type { UnitSystem } from "../../core/units";
 import { variationById } from "../../core/catalogue/catalogue";
-import type { Place } from "../../core/fit/context";
-import type { DailyUse } from "../../core/fit/daily";
-import type { Change, Tread } from "../../core/fit/tread";
+import type { Place } from "../../core/judge/context";
+import type { DailyUse } from "../../core/judge/daily";
+import type { Change, Tread } from "../../core/progressions/tread";
 import { type LeverId, LEVERS, type Setting } from "../../core/templates/lever";
-import { leverPhrase, leverValueText } from "../text/lever-text";
-import { percentText } from "../text/quantity-text";
+import { leverPhrase, leverValueText } from "../../words/basics/lever";
+import { percentText } from "../../words/basics/quantity";
 
 /** One tread as it is shown, wherever it comes from. */
 export interface Shown {

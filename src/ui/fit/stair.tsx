@@ -1,11 +1,11 @@
 "use client";
 import type { UnitSystem } from "../../core/units";
 import styled from "styled-components";
-import type { Place } from "../../core/fit/context";
-import type { DailyUse } from "../../core/fit/daily";
-import type { Tread } from "../../core/fit/tread";
+import type { Place } from "../../core/judge/context";
+import type { DailyUse } from "../../core/judge/daily";
+import type { Tread } from "../../core/progressions/tread";
 import { Row, Soft, Title } from "../kit/layout";
-import { lengthText, percentText } from "../text/quantity-text";
+import { lengthText, percentText } from "../../words/basics/quantity";
 import { color, font } from "../theme/tokens";
 import { dayUse, ofTreads, withDay } from "./stair-rows";
 

@@ -2,12 +2,12 @@
 import type { UnitSystem } from "../../core/units";
 import { useEffect, useMemo, useState } from "react";
 import { variationById, variationsOf } from "../../core/catalogue/catalogue";
-import type { FitContext, Place } from "../../core/fit/context";
-import { type DailyTask, type DailyUse, dailyUses, OWN_DAY } from "../../core/fit/daily";
-import type { Route } from "../../core/fit/stair";
+import type { DailyTask, FitContext, Place } from "../../core/judge/context";
+import { type DailyUse, dailyUses, OWN_DAY } from "../../core/judge/daily";
+import type { Route } from "../../core/progressions/stair";
 import { rangeOf, startSetting } from "../../core/templates/form";
 import type { Setting } from "../../core/templates/lever";
-import { lengthText } from "../text/quantity-text";
+import { lengthText } from "../../words/basics/quantity";
 import { askWorker } from "./fit-worker";
 
 const NEXT = "next";

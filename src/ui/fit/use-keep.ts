@@ -4,7 +4,7 @@ import { useState } from "react";
 import { keepRungAction } from "../../actions/plan";
 import type { UnitSystem } from "../../core/units";
 import { useStep } from "../kit/use-step";
-import { problemText } from "../text/problem-text";
+import { problemText } from "../../words/studio/problem";
 import type { Fit } from "./use-fit";
 
 /** Keep: the rung and dose become the plan. What the rules would not do by themselves asks why; a limit or a warning sign refuses. */

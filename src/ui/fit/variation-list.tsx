@@ -6,9 +6,9 @@ import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
 import { groupOf } from "../../core/catalogue/rows/row";
 import type { HelperGroup } from "../../core/catalogue/variation";
-import type { Judgement } from "../../core/fit/judge";
-import type { CandidateState, FitReason } from "../../core/fit/fit-reason";
-import { type Listed, type Shown, shownOnce } from "../../core/fit/list";
+import type { Judgement } from "../../core/judge/judge";
+import type { CandidateState, FitReason } from "../../core/judge/fit-reason";
+import { type Listed, type Shown, shownOnce } from "../../core/progressions/list";
 import type { Limit } from "../../core/limits/limit";
 import type { Setting } from "../../core/templates/lever";
 import { findRows } from "../catalogue/find";
@@ -17,10 +17,10 @@ import { FindField, InlineSelect } from "../kit/fields";
 import { Notice, Soft } from "../kit/layout";
 
 import { Why } from "../kit/why";
-import { groupName } from "../text/catalogue-text";
-import { fitReasonText, openingText, otherwiseText, standingText } from "../text/fit-text";
-import { settingText } from "../text/lever-text";
-import { percentRangeText } from "../text/quantity-text";
+import { groupName } from "../../words/basics/catalogue";
+import { fitReasonText, openingText, otherwiseText, standingText } from "../../words/training/fit";
+import { settingText } from "../../words/basics/lever";
+import { percentRangeText } from "../../words/basics/quantity";
 import { color, font, media, size } from "../theme/tokens";
 
 /** While a warning sign stands open nothing is open today, whatever it asks. */

@@ -2,15 +2,15 @@
 import { useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
-import type { FitContext, Place } from "../../core/fit/context";
-import type { Relief, ReliefId, Reliefs } from "../../core/fit/relief";
+import type { FitContext, Place } from "../../core/judge/context";
+import type { Relief, ReliefId, Reliefs } from "../../core/progressions/relief";
 import type { UnitSystem } from "../../core/units";
 import { Button, TextButton } from "../kit/button";
 import { Notice, Soft } from "../kit/layout";
 import { Ask } from "../kit/why";
-import { fitReasonText } from "../text/fit-text";
-import { settingText } from "../text/lever-text";
-import { percentText } from "../text/quantity-text";
+import { fitReasonText } from "../../words/training/fit";
+import { settingText } from "../../words/basics/lever";
+import { percentText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 import { askWorker } from "./fit-worker";
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { doneSession, plan, record, rung, TODAY } from "../../core/record/record.fixture";
+import { doneSession, plan, record, rung, TODAY } from "../../core/record/facts/record.fixture";
 import type { Limit } from "../../core/limits/limit";
 import { letterDraft } from "../letter/letter-draft";
 import { handoverOf } from "./handover";

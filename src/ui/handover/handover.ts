@@ -1,19 +1,19 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Dose } from "../../core/catalogue/variation";
 import type { Day } from "../../core/day";
-import type { Assembled } from "../../core/fit/assemble";
-import { recipeOf } from "../../core/fit/assemble";
-import type { Place } from "../../core/fit/context";
+import { type Assembled, recipeOf } from "../../core/kit/assemble";
+import type { Place } from "../../core/judge/context";
 import type { Side } from "../../core/mechanics/channels";
 import { type Limit, limitState } from "../../core/limits/limit";
 import type { DecisionMove } from "../../core/progress/decide";
 import type { MorningClass } from "../../core/progress/morning";
 import type { Warning } from "../../core/progress/warning";
-import { currentPlans, fitContextOf, openWarningsOf } from "../../core/record/derive";
-import { plannedOf, responseTo } from "../../core/record/history";
-import { programmeItems } from "../../core/record/programme";
-import type { ClientRecord } from "../../core/record/record";
-import type { SchoolChoice } from "../../core/school/school";
+import { openWarningsOf, plannedOf, responseTo } from "../../core/record/standing/history";
+import { currentPlans } from "../../core/record/standing/plans";
+import { fitContextOf } from "../../core/record/standing/context";
+import { programmeItems } from "../../core/record/programme/programme";
+import type { ClientRecord } from "../../core/record/facts/record";
+import type { SchoolChoice } from "../../core/approach/approach";
 import type { LeverId } from "../../core/templates/lever";
 
 /** What a colleague standing in tomorrow must know of one client, as data. */

@@ -3,16 +3,16 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
 import { keepNoteAction } from "../../actions/team";
-import { saidToBeBy } from "../../core/record/read-in";
+import { saidToBeBy } from "../../core/record/facts/read-in";
 import type { Day } from "../../core/day";
-import { type Note, SEEN_BY, type SeenBy } from "../../core/record/team";
+import { type Note, SEEN_BY, type SeenBy } from "../../core/studio/team";
 import { Button, TextButton } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { When } from "../kit/studio-clock";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { makerText, seenByText } from "../text/team-text";
+import { makerText, seenByText } from "../../words/studio/team";
 
 /** Notes on a client: private unless it is said otherwise; a client reads only what is meant for them. */
 export function NotesCard(props: {

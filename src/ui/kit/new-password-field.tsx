@@ -1,5 +1,5 @@
 "use client";
-import { PASSWORD_LENGTH } from "../../core/record/team";
+import { PASSWORD_LENGTH } from "../../core/studio/team";
 import { TextField } from "./fields";
 
 /** A password that is chosen now, as long as the studio asks for. */

@@ -1,6 +1,6 @@
 import type { Issue } from "../../core/reasons";
-import { issueText } from "../text/issue-text";
-import { refusalText } from "../text/refusal-text";
+import { issueText } from "../../words/basics/issue";
+import { refusalText } from "../../words/studio/refusal";
 
 type Answer = { ok: true } | { issues: Issue[] } | { refusal: { code: string } };
 

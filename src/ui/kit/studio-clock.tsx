@@ -2,7 +2,7 @@
 import { today as todayIn } from "@internationalized/date";
 import { createContext, type ReactNode, useContext, useSyncExternalStore } from "react";
 import type { Day } from "../../core/day";
-import { whenText } from "../text/day-text";
+import { whenText } from "../../words/basics/day";
 
 /** The zone by whose clock the studio lives: days and hours are the same on every device that looks, wherever it is. */
 const StudioZone = createContext("UTC");

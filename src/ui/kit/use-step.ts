@@ -2,9 +2,9 @@
 import { unstable_rethrow } from "next/navigation";
 import { useRef, useState, useTransition } from "react";
 import { v4 as newUuid } from "uuid";
-import type { StepResult } from "../../actions/step";
+import type { StepResult } from "../../core/outcome";
 import type { UnitSystem } from "../../core/units";
-import { problemText } from "../text/problem-text";
+import { problemText } from "../../words/studio/problem";
 
 const AGAIN_AFTER_MS = [1000, 2000, 4000, 8000];
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));

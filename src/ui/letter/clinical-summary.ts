@@ -2,17 +2,17 @@ import { latestOf, sidesOf } from "../../core/assess/finding";
 import { PROTOCOLS, type Quantity } from "../../core/assess/protocols.data";
 import type { Day } from "../../core/day";
 import { limitState } from "../../core/limits/limit";
-import { currentPlans } from "../../core/record/derive";
-import { responseTo } from "../../core/record/history";
-import type { ClientRecord } from "../../core/record/record";
+import { currentPlans } from "../../core/record/standing/plans";
+import { responseTo } from "../../core/record/standing/history";
+import type { ClientRecord } from "../../core/record/facts/record";
 import type { ClinicalSummary, Observed } from "../../formats/fhir";
-import { responseText } from "../text/decision-text";
-import { itemName } from "../text/item-text";
-import { settingText } from "../text/lever-text";
-import { limitText } from "../text/limit-text";
-import { itemDoseText } from "../text/plan-text";
-import { protocolName } from "../text/protocol-text";
-import { conditionText } from "../text/screen-text";
+import { responseText } from "../../words/training/decision";
+import { itemName } from "../../words/basics/item";
+import { settingText } from "../../words/basics/lever";
+import { limitText } from "../../words/client/limit";
+import { itemDoseText } from "../../words/training/plan";
+import { protocolName } from "../../words/basics/protocol";
+import { conditionText } from "../../words/client/screen";
 
 /** UCUM units; a choice among words is no quantity and is left to the letter. */
 const UNITS: Readonly<Record<Exclude<Quantity, "choice">, string>> = {

@@ -3,22 +3,23 @@ import { normOf, placeOf } from "../../core/assess/norm";
 import { PROTOCOLS } from "../../core/assess/protocols.data";
 import { type Day, dayAfter } from "../../core/day";
 import { limitState } from "../../core/limits/limit";
-import { currentPlans, openWarningsOf } from "../../core/record/derive";
+import { openWarningsOf } from "../../core/record/standing/history";
+import { currentPlans } from "../../core/record/standing/plans";
 import { endedBy } from "../../core/progress/warning";
-import type { Audience, LetterSection } from "../../core/record/letter";
-import type { ClientRecord } from "../../core/record/record";
+import type { Audience, LetterSection } from "../../core/studio/letter";
+import type { ClientRecord } from "../../core/record/facts/record";
 import { clocksOf } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
-import { changeText as findingChangeText, findingText, placeText } from "../text/assess-text";
-import { ageOn, dayText } from "../text/day-text";
-import { warningText } from "../text/decision-text";
-import { itemName } from "../text/item-text";
-import { settingText } from "../text/lever-text";
-import { limitText } from "../text/limit-text";
-import { capital, inSentence } from "../text/words";
-import { itemDoseText } from "../text/plan-text";
-import { protocolName } from "../text/protocol-text";
-import { conditionText } from "../text/screen-text";
+import { changeText as findingChangeText, findingText, placeText } from "../../words/client/assess";
+import { ageOn, dayText } from "../../words/basics/day";
+import { warningText } from "../../words/client/warning";
+import { itemName } from "../../words/basics/item";
+import { settingText } from "../../words/basics/lever";
+import { limitText } from "../../words/client/limit";
+import { capital, inSentence } from "../../words/basics/words";
+import { itemDoseText } from "../../words/training/plan";
+import { protocolName } from "../../words/basics/protocol";
+import { conditionText } from "../../words/client/screen";
 
 /** What a letter says of a client since a day, section by section, for its reader to be edited: sentences from facts, none that diagnoses. */
 export function letterDraft(record: ClientRecord, audience: Audience, since: Day, today: Day, units: UnitSystem): LetterSection[] {

@@ -1,7 +1,7 @@
 import { Document, Page, renderToBuffer, StyleSheet, Text, View } from "@react-pdf/renderer";
-import type { SummaryLetter } from "../../core/record/letter";
+import type { SummaryLetter } from "../../core/studio/letter";
 import { registerFonts, TEXT } from "../kit/pdf-fonts";
-import { longDayText } from "../text/day-text";
+import { longDayText } from "../../words/basics/day";
 import { LETTER_FOOT, sectionTitle } from "../../formats/letter";
 
 /** A letter as a PDF: A4, real text, black on white. */

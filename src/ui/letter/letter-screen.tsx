@@ -5,7 +5,7 @@ import { Form } from "react-aria-components";
 import { v4 as newUuid } from "uuid";
 import { keepSummaryAction } from "../../actions/summary";
 import type { Day } from "../../core/day";
-import { type Audience, AUDIENCES, type LetterSection, type SummaryLetter } from "../../core/record/letter";
+import { type Audience, AUDIENCES, type LetterSection, type SummaryLetter } from "../../core/studio/letter";
 import { Button } from "../kit/button";
 import { DayField } from "../kit/day-field";
 import { ChoiceField, TextField } from "../kit/fields";
@@ -13,9 +13,9 @@ import { Card, Columns, LinkList, Page, Row, Soft, Stack, Title } from "../kit/l
 import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { dayText } from "../text/day-text";
+import { dayText } from "../../words/basics/day";
 import { LETTER_FOOT, sectionTitle } from "../../formats/letter";
-import { audienceName } from "../text/letter-text";
+import { audienceName } from "../../words/studio/letter";
 
 /** A letter drafted from the record, changed as one likes before it is kept; kept, it is a PDF and stays as it is. */
 export function LetterScreen(props: {

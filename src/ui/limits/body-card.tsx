@@ -12,8 +12,8 @@ import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
-import { postureName, postureText } from "../text/posture-text";
-import { lengthText, massText, statureText } from "../text/quantity-text";
+import { postureName, postureText } from "../../words/basics/posture";
+import { lengthText, massText, statureText } from "../../words/basics/quantity";
 
 function MeasureForm(props: { clientId: string; measure: BodyMeasure; units: UnitSystem; onDone: () => void }) {
   const [draft, setDraft] = useState(props.measure);

@@ -6,7 +6,7 @@ import { v4 as newUuid } from "uuid";
 import { recordCalmPoseAction } from "../../actions/limits";
 import { calmSeatRow } from "../../core/catalogue/calm-seat";
 import { CATALOGUE, variationById } from "../../core/catalogue/catalogue";
-import { DEFAULT_KIT } from "../../core/fit/context";
+import { DEFAULT_KIT } from "../../core/kit/kit";
 import { type LimitedBy, MEASURED_SITES } from "../../core/limits/complaint";
 import type { Side } from "../../core/mechanics/channels";
 import { ask, AT_THE_POSE } from "../../core/templates/ask";
@@ -23,10 +23,10 @@ import { Columns, Notice, Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { leverField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
-import { poseFailureText } from "../text/fit-text";
-import { leverName } from "../text/lever-text";
-import { siteName } from "../text/limit-text";
-import { capital } from "../text/words";
+import { poseFailureText } from "../../words/training/fit";
+import { leverName } from "../../words/basics/lever";
+import { siteName } from "../../words/client/limit";
+import { capital } from "../../words/basics/words";
 
 const LIMITED_BY = MEASURED_SITES.map((id) => ({ id, label: capital(siteName[id]) }));
 const SIDES = [

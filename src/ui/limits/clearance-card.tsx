@@ -9,11 +9,11 @@ import { SelectField, TextField } from "../kit/fields";
 import { Card, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { factName } from "../text/archive-text";
-import { dayText } from "../text/day-text";
-import { capital } from "../text/words";
-import { warningText } from "../text/decision-text";
-import { roleName } from "../text/limit-text";
+import { factName } from "../../words/studio/archive";
+import { dayText } from "../../words/basics/day";
+import { capital } from "../../words/basics/words";
+import { warningText } from "../../words/client/warning";
+import { roleName } from "../../words/client/limit";
 
 const ROLES = CLINICIAN_ROLES.map((id) => ({ id, label: roleName[id] }));
 

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { setDailyHeightAction } from "../../actions/clients";
-import { DAILY_LIMITS, type DailyTask } from "../../core/fit/daily";
+import { DAILY_LIMITS } from "../../core/judge/daily";
+import type { DailyTask } from "../../core/judge/context";
 import { Button, TextButton } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
@@ -12,7 +13,7 @@ import { Card, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
-import { lengthText } from "../text/quantity-text";
+import { lengthText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 
 const KINDS = [

@@ -5,7 +5,7 @@ import { v4 as newUuid } from "uuid";
 import { correctComplaintAction, correctDetailsAction, eraseClientAction } from "../../actions/clients";
 import type { Complaint } from "../../core/limits/complaint";
 import type { Day } from "../../core/day";
-import type { ClientProfile } from "../../core/record/record";
+import type { ClientProfile } from "../../core/record/facts/record";
 import { Button, TextButton } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
@@ -13,8 +13,8 @@ import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
-import { siteName } from "../text/limit-text";
-import { capital } from "../text/words";
+import { siteName } from "../../words/client/limit";
+import { capital } from "../../words/basics/words";
 import { ComplaintFields, type ComplaintDraft, emptyComplaint, filledIn, isComplete } from "../clients/complaint-fields";
 
 export function DetailsForm({ client, onDone }: { client: ClientProfile; onDone: () => void }) {

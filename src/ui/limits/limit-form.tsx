@@ -22,8 +22,8 @@ import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { limitChannelName, traitName } from "../text/limit-text";
-import { capital } from "../text/words";
+import { limitChannelName, traitName } from "../../words/client/limit";
+import { capital } from "../../words/basics/words";
 import { DayField } from "../kit/day-field";
 
 type What = `most ${LimitChannelId}` | "room" | `never ${Trait}` | "own-words";

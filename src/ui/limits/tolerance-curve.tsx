@@ -3,7 +3,7 @@ import { Area, CartesianGrid, ComposedChart, ReferenceLine, ResponsiveContainer,
 import type { Ceiling } from "../../core/limits/ceiling";
 import { answerTo, type ToldDose, type Tolerance } from "../../core/limits/tolerance";
 import { Soft } from "../kit/layout";
-import { percentText } from "../text/quantity-text";
+import { percentText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 
 const [FROM, TO, STEPS] = [0.5, 1.4, 45];

@@ -13,7 +13,7 @@ import { Problem } from "../kit/problem";
 import { BY_RULE, lengthField } from "../kit/unit-field";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
-import { handText, lengthText } from "../text/quantity-text";
+import { handText, lengthText } from "../../words/basics/quantity";
 
 const BandCurve = dynamic(() => import("./band-curve"), { ssr: false, loading: () => <div style={{ height: 120 }} /> });
 const NONE = "none measured";

@@ -3,7 +3,7 @@ import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAx
 import { bandTension, type MeasuredBand } from "../../core/mechanics/band";
 import { kgfFromN, lbFromKg, type UnitSystem } from "../../core/units";
 import { Soft } from "../kit/layout";
-import { lengthText } from "../text/quantity-text";
+import { lengthText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 
 const STEPS = 24;

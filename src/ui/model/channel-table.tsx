@@ -12,7 +12,7 @@ import {
 } from "../../core/mechanics/channels";
 import type { Asked } from "../../core/templates/ask";
 import { Soft } from "../kit/layout";
-import { demandText, quantityName, trustText, typicalText } from "../text/channel-text";
+import { demandText, quantityName, trustText, typicalText } from "../../words/basics/channel";
 import { color } from "../theme/tokens";
 
 const Table = styled.table`

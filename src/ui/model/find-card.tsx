@@ -2,7 +2,7 @@
 import type { UnitSystem } from "../../core/units";
 import { useMemo, useState } from "react";
 import { type ChannelSide, CHANNELS, NUMBER_CHANNELS, type NumberChannelId } from "../../core/mechanics/channels";
-import { headlineOf, solveLever } from "../../core/fit/solve";
+import { headlineOf, solveLever } from "../../core/progressions/solve";
 import { type Form, leversOf, movedBy, type OwnRange } from "../../core/templates/form";
 import { type LeverId, LEVERS, type Setting, withLever } from "../../core/templates/lever";
 import type { Subject } from "../../core/templates/template";
@@ -10,9 +10,9 @@ import { Button } from "../kit/button";
 import { SelectField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
-import { quantityName } from "../text/channel-text";
-import { leverName, leverValueText } from "../text/lever-text";
-import { percentText } from "../text/quantity-text";
+import { quantityName } from "../../words/basics/channel";
+import { leverName, leverValueText } from "../../words/basics/lever";
+import { percentText } from "../../words/basics/quantity";
 
 /** Channels worth solving for: forces that are told as numbers. */
 const SOLVABLE = NUMBER_CHANNELS.filter((id) => CHANNELS[id].reads === "force");

@@ -6,7 +6,7 @@ import { ask, AT_THE_POSE, demandOn, type Wanted } from "../../core/templates/as
 import { type Form, leversOf, type OwnRange } from "../../core/templates/form";
 import { type Setting, withLever } from "../../core/templates/lever";
 import type { Subject } from "../../core/templates/template";
-import { leverName, leverValueText } from "../text/lever-text";
+import { leverName, leverValueText } from "../../words/basics/lever";
 import { color } from "../theme/tokens";
 
 const POINTS = 25;

@@ -7,7 +7,7 @@ import { decideAction } from "../../actions/plan";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Limit } from "../../core/limits/limit";
 import { type Decision, type DecisionInput, type DecisionMove } from "../../core/progress/decide";
-import type { FitContext, Place } from "../../core/fit/context";
+import type { FitContext, Place } from "../../core/judge/context";
 import { PlaceFigure } from "../figure/place-figure";
 import { Button } from "../kit/button";
 import { ChoiceField, TextField } from "../kit/fields";
@@ -15,9 +15,9 @@ import { Card, Notice, Row, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask, Why } from "../kit/why";
-import { decisionReasonText, moveText } from "../text/decision-text";
-import { changeText, settingText } from "../text/lever-text";
-import { percentText } from "../text/quantity-text";
+import { decisionReasonText, moveText } from "../../words/training/decision";
+import { changeText, settingText } from "../../words/basics/lever";
+import { percentText } from "../../words/basics/quantity";
 import { color, font } from "../theme/tokens";
 
 const Verdict = styled.p<{ $move: DecisionMove }>`

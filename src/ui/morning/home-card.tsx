@@ -1,14 +1,14 @@
 "use client";
 import { lookAtHomeAction } from "../../actions/private-link";
 import { variationById } from "../../core/catalogue/catalogue";
-import type { HomeSet } from "../../core/record/home";
+import type { HomeSet } from "../../core/record/facts/record";
 import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { dayText } from "../text/day-text";
-import { settingText } from "../text/lever-text";
+import { dayText } from "../../words/basics/day";
+import { settingText } from "../../words/basics/lever";
 
 /** Sets told from the client's own page: seen by the trainer they count like the studio's, until then for nothing. */
 export function HomeCard({ clientId, sets, units }: { clientId: string; sets: readonly HomeSet[]; units: UnitSystem }) {

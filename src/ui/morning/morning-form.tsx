@@ -6,15 +6,15 @@ import { answerMorningAction } from "../../actions/plan";
 import { type Complaint } from "../../core/limits/complaint";
 import { WARNING_SIGNS } from "../../core/limits/clinician";
 import { type MorningTold, STIFF_MIN } from "../../core/progress/morning";
-import type { ResponseFact } from "../../core/record/record";
-import { PainPad } from "../floor/pain-pad";
+import type { ResponseFact } from "../../core/record/facts/record";
+import { PainPad } from "../floor/pain/pain-pad";
 import { Button } from "../kit/button";
 import { CheckField, ChoiceField, Disclosed, TextField } from "../kit/fields";
 import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { warningText } from "../text/decision-text";
+import { warningText } from "../../words/client/warning";
 
 const Signs = styled.div`
   display: grid;

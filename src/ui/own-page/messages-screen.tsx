@@ -1,9 +1,9 @@
 "use client";
-import type { Message } from "../../core/record/message";
+import type { Message } from "../../core/studio/message";
 import { Card, Notice, Page, Soft, Stack } from "../kit/layout";
 import { Link } from "../kit/link";
 import { When } from "../kit/studio-clock";
-import { templateName } from "../text/message-text";
+import { templateName } from "../../words/studio/message";
 
 /** Everything that would have been sent, the newest first. */
 export function MessagesScreen({ messages }: { messages: readonly (Message & { name: string })[] }) {

@@ -13,8 +13,8 @@ import {
   type MessageTemplate,
   MESSAGE_TEMPLATES,
   type OwnWords,
-} from "../../core/record/message";
-import type { TaskTold } from "../../core/record/home-told";
+} from "../../core/studio/message";
+import type { TaskTold } from "../../core/record/facts/home-told";
 import { v4 as newUuid } from "uuid";
 import { Button } from "../kit/button";
 import { DayField } from "../kit/day-field";
@@ -24,10 +24,10 @@ import { Link } from "../kit/link";
 import { Problem } from "../kit/problem";
 import { newSecret } from "../kit/secret";
 import { useStep } from "../kit/use-step";
-import { levelText, taskQuestion } from "../text/client-text";
+import { levelText, taskQuestion } from "../../words/client/client";
 import { When } from "../kit/studio-clock";
-import { dayText } from "../text/day-text";
-import { templateName, templateWords } from "../text/message-text";
+import { dayText } from "../../words/basics/day";
+import { templateName, templateWords } from "../../words/studio/message";
 
 const channelName: Readonly<Record<Channel, string>> = { mail: "Mail", text: "Text message" };
 

@@ -1,5 +1,5 @@
 import type { Day } from "../../core/day";
-import type { ClientRecord } from "../../core/record/record";
+import type { ClientRecord } from "../../core/record/facts/record";
 import type { UnitSystem } from "../../core/units";
 import type { LetterDocument } from "../letter/letter-pdf";
 

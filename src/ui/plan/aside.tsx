@@ -3,7 +3,7 @@ import { variationById } from "../../core/catalogue/catalogue";
 import type { Day } from "../../core/day";
 import { TextButton } from "../kit/button";
 import { Soft } from "../kit/layout";
-import { dayText } from "../text/day-text";
+import { dayText } from "../../words/basics/day";
 import type { PlanState } from "./use-plan";
 
 /** What the joint was not ready for, and when it is tried again. */

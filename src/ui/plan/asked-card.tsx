@@ -8,8 +8,8 @@ import { Button } from "../kit/button";
 import { CheckField, ChoiceField, SelectField, TextField } from "../kit/fields";
 import { Card, Row } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
-import { capital } from "../text/words";
-import { oftenName, purposeName, skeletonName, WEEKDAYS } from "../text/plan-text";
+import { capital } from "../../words/basics/words";
+import { oftenName, purposeName, skeletonName, WEEKDAYS } from "../../words/training/plan";
 import type { PlanState } from "./use-plan";
 
 const NONE = "none";

@@ -1,13 +1,13 @@
 "use client";
 import { variationById } from "../../core/catalogue/catalogue";
 import { type Day, dayAfter } from "../../core/day";
-import type { FitContext } from "../../core/fit/context";
+import type { FitContext } from "../../core/judge/context";
 import { blockEnd } from "../../core/session/block";
 import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Card, Soft, Stack, Title } from "../kit/layout";
-import { dayText } from "../text/day-text";
-import { settingText } from "../text/lever-text";
+import { dayText } from "../../words/basics/day";
+import { settingText } from "../../words/basics/lever";
 import type { PlanState } from "./use-plan";
 
 /** What a block changed in one pattern: where it began and where it stands. */

@@ -9,7 +9,7 @@ import { Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { newSecret } from "../kit/secret";
 import { useStep } from "../kit/use-step";
-import { dayText } from "../text/day-text";
+import { dayText } from "../../words/basics/day";
 
 /** A private link for the client's own calendar. It is shown once: the studio keeps only what it can be checked by. */
 export function CalendarLink({

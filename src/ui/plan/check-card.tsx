@@ -4,7 +4,7 @@ import { missingFrom } from "../../core/session/session";
 import { TextButton } from "../kit/button";
 import { Card, Soft, Stack, Title } from "../kit/layout";
 import { Link } from "../kit/link";
-import { neededName, scannedName } from "../text/plan-text";
+import { neededName, scannedName } from "../../words/training/plan";
 import { color } from "../theme/tokens";
 import type { PlanState } from "./use-plan";
 

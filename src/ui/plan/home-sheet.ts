@@ -1,12 +1,12 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Day } from "../../core/day";
-import { homeItems } from "../../core/record/home";
-import { programmeNow } from "../../core/record/programme";
-import type { ClientRecord } from "../../core/record/record";
+import { homeItems } from "../../core/record/programme/home";
+import { programmeNow } from "../../core/record/programme/programme";
+import type { ClientRecord } from "../../core/record/facts/record";
 import type { UnitSystem } from "../../core/units";
 import { plainFigure } from "../figure/plain";
 import type { PlainFigure } from "../figure/plain-drawn";
-import { daysText, laterText, sheetLine, type SheetLine } from "../text/sheet-text";
+import { daysText, laterText, sheetLine, type SheetLine } from "../../words/training/sheet";
 
 /** A kept programme as a sheet for home: set up from what is there, drawn on the client's own body. Null without a programme. */
 export interface HomeSheet {

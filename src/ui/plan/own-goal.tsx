@@ -7,7 +7,7 @@ import { TextField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Ask } from "../kit/why";
-import { percentText } from "../text/quantity-text";
+import { percentText } from "../../words/basics/quantity";
 import type { PlanState } from "./use-plan";
 
 const EMPTY = { name: "", unit: "", from: 0, now: 0, to: 0 };

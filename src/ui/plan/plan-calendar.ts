@@ -1,6 +1,6 @@
 import { variationById } from "../../core/catalogue/catalogue";
-import { programmeNow } from "../../core/record/programme";
-import type { ClientRecord } from "../../core/record/record";
+import { programmeNow } from "../../core/record/programme/programme";
+import type { ClientRecord } from "../../core/record/facts/record";
 import { onLightDay, sessionS } from "../../core/session/session";
 import { calendarFile } from "../../formats/calendar";
 

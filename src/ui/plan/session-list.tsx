@@ -9,9 +9,9 @@ import type { UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Soft } from "../kit/layout";
 import { MoreMenu } from "../kit/menu";
-import { settingText, unlikeSetsText } from "../text/lever-text";
-import { elsewhereText, itemDoseText, partName, tempoText } from "../text/plan-text";
-import { secondsText } from "../text/quantity-text";
+import { settingText, unlikeSetsText } from "../../words/basics/lever";
+import { elsewhereText, itemDoseText, partName, tempoText } from "../../words/training/plan";
+import { secondsText } from "../../words/basics/quantity";
 import { color, font, media, size } from "../theme/tokens";
 
 const Line = styled.li<{ $held: boolean; $inTurn: boolean; $waits: boolean }>`

@@ -4,7 +4,7 @@ import { boxOf, PlainDrawn } from "../figure/plain-drawn";
 import { Button } from "../kit/button";
 import { Notice, Page, Row, Soft } from "../kit/layout";
 import { Link } from "../kit/link";
-import { SHEET_CALL, SHEET_RULES } from "../text/sheet-text";
+import { SHEET_CALL, SHEET_RULES } from "../../words/training/sheet";
 import type { HomeSheet } from "./home-sheet";
 
 const Paper = createGlobalStyle`

@@ -1,11 +1,11 @@
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { describe, expect, test } from "vitest";
 import { variationById } from "../../core/catalogue/catalogue";
-import { contextWith } from "../../core/fit/fit.fixture";
-import { fitVariation } from "../../core/fit/search";
+import { contextWith } from "../../core/judge/fit.fixture";
+import { fitVariation } from "../../core/progressions/search";
 import { sheetFor } from "../../core/session/sheet";
 import { plainFigure } from "../figure/plain";
-import { daysText, SHEET_CALL, SHEET_RULES, sheetLine } from "../text/sheet-text";
+import { daysText, SHEET_CALL, SHEET_RULES, sheetLine } from "../../words/training/sheet";
 import { sheetPdf } from "./sheet-pdf";
 
 const context = contextWith();

@@ -1,7 +1,7 @@
 import { Document, G, Line, Page, Path, Rect, renderToBuffer, StyleSheet, Svg, Text, View } from "@react-pdf/renderer";
 import { registerFonts, TEXT } from "../kit/pdf-fonts";
 import { boxOf, type PlainFigure } from "../figure/plain-drawn";
-import { SHEET_CALL, SHEET_RULES, type SheetLine } from "../text/sheet-text";
+import { SHEET_CALL, SHEET_RULES, type SheetLine } from "../../words/training/sheet";
 
 /** The sheet for home as a PDF: A4, real text, black on white, never smaller than 14 points for what is to be done. */
 

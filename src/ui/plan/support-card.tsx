@@ -5,7 +5,7 @@ import { type LeverId, LEVERS } from "../../core/templates/lever";
 import { GRAVITY_MPS2, type UnitSystem } from "../../core/units";
 import { FADE_WEEKS, fadePlan } from "../../core/week/forecast";
 import { Card, Soft, Stack, Title } from "../kit/layout";
-import { handText, percentText } from "../text/quantity-text";
+import { handText, percentText } from "../../words/basics/quantity";
 
 /** What hands, pole, rail or strap still carry, and how it is given back week by week; a week that hurt repeats. */
 export function SupportCard({

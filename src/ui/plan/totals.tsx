@@ -1,14 +1,14 @@
 "use client";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Pattern } from "../../core/catalogue/variation";
-import type { StrengthTrend } from "../../core/record/programme";
+import type { StrengthTrend } from "../../core/record/programme/programme";
 import { sessionLoad } from "../../core/standards/repetition";
 import type { UnitSystem } from "../../core/units";
 import { loadNotices, ONE_LEG_LEAST, type WeekTotals } from "../../core/week/totals";
 import { Card, Notice, Soft, Title } from "../kit/layout";
-import { patternName } from "../text/catalogue-text";
-import { dayText } from "../text/day-text";
-import { massText, percentText } from "../text/quantity-text";
+import { patternName } from "../../words/basics/catalogue";
+import { dayText } from "../../words/basics/day";
+import { massText, percentText } from "../../words/basics/quantity";
 
 /** How hard the sessions were, as they were told, and what the logged sets say of strength. */
 export interface Effort {

@@ -1,7 +1,7 @@
 "use client";
 import { useCallback, useEffect, useState } from "react";
 import type { Day } from "../../core/day";
-import type { FitContext } from "../../core/fit/context";
+import type { FitContext } from "../../core/judge/context";
 import { hardAndHold, type SessionAsked } from "../../core/session/build";
 import { laidFrom, rulesOf } from "../../core/session/plan";
 import type { Scan } from "../../core/session/scan";

@@ -12,7 +12,7 @@ import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
 import { MorningForm } from "../morning/morning-form";
-import { longDayText } from "../text/day-text";
+import { longDayText } from "../../words/basics/day";
 import type { CorrectableSession } from "./review-rows";
 
 /** One set: repetitions, pain and what was left can be put right, or the set taken back; the old values are kept. */

@@ -1,6 +1,6 @@
 import { variationById } from "../../core/catalogue/catalogue";
-import { plannedOf, responseTo } from "../../core/record/history";
-import type { ClientRecord } from "../../core/record/record";
+import { plannedOf, responseTo } from "../../core/record/standing/history";
+import type { ClientRecord } from "../../core/record/facts/record";
 import { LEVER_IDS, LEVERS } from "../../core/templates/lever";
 
 /** Columns of the session log: SI units, in their names. */

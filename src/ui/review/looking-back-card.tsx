@@ -2,14 +2,14 @@
 import styled from "styled-components";
 import type { UnitSystem } from "../../core/units";
 import { Card, Soft, Stack, Title } from "../kit/layout";
-import type { RungFact } from "../../core/record/record";
+import type { RungFact } from "../../core/record/facts/record";
 import { Link } from "../kit/link";
-import { apartText, findingText } from "../text/assess-text";
-import { dayText } from "../text/day-text";
-import { itemName } from "../text/item-text";
-import { settingText } from "../text/lever-text";
-import { protocolName } from "../text/protocol-text";
-import { inSentence } from "../text/words";
+import { apartText, findingText } from "../../words/client/assess";
+import { dayText } from "../../words/basics/day";
+import { itemName } from "../../words/basics/item";
+import { settingText } from "../../words/basics/lever";
+import { protocolName } from "../../words/basics/protocol";
+import { inSentence } from "../../words/basics/words";
 import { color } from "../theme/tokens";
 import type { LookingBack } from "./looking-back";
 

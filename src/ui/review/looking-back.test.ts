@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { answer, doneSession, doneSet, plan, record, rung } from "../../core/record/record.fixture";
-import type { DecisionFact } from "../../core/record/record";
-import type { SchoolChoice } from "../../core/school/school";
+import { answer, doneSession, doneSet, plan, record, rung } from "../../core/record/facts/record.fixture";
+import type { DecisionFact } from "../../core/record/facts/record";
+import type { SchoolChoice } from "../../core/approach/approach";
 import { csvOf } from "../../formats/csv";
 import { LOG_HEADER, logRows } from "./log-rows";
 import { lookingBack } from "./looking-back";

@@ -3,11 +3,11 @@ import { PROTOCOLS, type Protocol } from "../../core/assess/protocols.data";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Day } from "../../core/day";
 import type { ChannelSide } from "../../core/mechanics/channels";
-import { plannedOf } from "../../core/record/history";
-import { lineKey } from "../../core/record/line";
-import type { ClientRecord, RungFact } from "../../core/record/record";
+import { plannedOf } from "../../core/record/standing/history";
+import { lineKey } from "../../core/record/facts/line";
+import type { ClientRecord, RungFact } from "../../core/record/facts/record";
 import { isSameSetting } from "../../core/templates/lever";
-import { itemName } from "../text/item-text";
+import { itemName } from "../../words/basics/item";
 
 /** What a look back over the sessions here comes to, as data. */
 export interface LookingBack {

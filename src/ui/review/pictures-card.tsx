@@ -7,8 +7,8 @@ import { Button, TextButton } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { Ask } from "../kit/why";
-import { dayText } from "../text/day-text";
-import { viewText } from "../text/floor-text";
+import { dayText } from "../../words/basics/day";
+import { viewText } from "../../words/training/floor";
 import { color } from "../theme/tokens";
 
 const Thumb = styled.img`

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { answer, doneSession, doneSet, plan, record, rung } from "../../core/record/record.fixture";
+import { answer, doneSession, doneSet, plan, record, rung } from "../../core/record/facts/record.fixture";
 import { decidedOn, keptByHand, reviewPatterns, reviewRows, sessionsToCorrect } from "./review-rows";
 
 const session = (id: string, day: string, prescriptionId: string, pains: (number | null)[]) =>

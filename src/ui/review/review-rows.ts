@@ -1,10 +1,10 @@
 import { variationById } from "../../core/catalogue/catalogue";
 import { type Pattern, PATTERNS } from "../../core/catalogue/variation";
-import { isByTime, outcomeOf, plannedOf, responseTo } from "../../core/record/history";
-import type { ClientRecord, DecisionFact, ItemFact, ResponseFact, RungFact, SessionFact } from "../../core/record/record";
+import { isByTime, outcomeOf, plannedOf, responseTo } from "../../core/record/standing/history";
+import type { ClientRecord, DecisionFact, ItemFact, ResponseFact, RungFact, SessionFact } from "../../core/record/facts/record";
 import { hasLever } from "../../core/templates/form";
 import { type LeverId, LEVERS } from "../../core/templates/lever";
-import { itemName } from "../text/item-text";
+import { itemName } from "../../words/basics/item";
 
 /** One item of one session in the chart: what it asked, how it hurt, and how the next morning was. */
 export interface ReviewRow {

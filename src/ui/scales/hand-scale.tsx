@@ -5,7 +5,7 @@ import { kgFromLb, lbFromKg, type UnitSystem } from "../../core/units";
 import { Button } from "../kit/button";
 import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
-import { massText } from "../text/quantity-text";
+import { massText } from "../../words/basics/quantity";
 import { standInDriver } from "./driver";
 import { ScaleButtons } from "./scale-buttons";
 import { useScales } from "./use-scales";

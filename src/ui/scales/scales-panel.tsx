@@ -12,7 +12,7 @@ import { Card, Notice, Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { massText, percentText } from "../text/quantity-text";
+import { massText, percentText } from "../../words/basics/quantity";
 import { pretendedScales, standInDriver } from "./driver";
 import { ScaleButtons } from "./scale-buttons";
 import { ShareTrace } from "./share-trace";

@@ -1,5 +1,5 @@
 import { leftShare, type ScaleReading } from "../../core/assess/scales";
-import { percentText } from "../text/quantity-text";
+import { percentText } from "../../words/basics/quantity";
 import { color } from "../theme/tokens";
 
 const [WIDTH, HEIGHT, SHOWN_S] = [560, 150, 12] as const;

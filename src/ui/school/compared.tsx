@@ -2,15 +2,15 @@
 import { useEffect, useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
-import type { SchoolsCompared, Taken, UnderSchool } from "../../core/fit/compare";
-import type { FitContext } from "../../core/fit/context";
-import type { School } from "../../core/school/school";
+import type { SchoolsCompared, Taken, UnderSchool } from "../../core/progressions/compare";
+import type { FitContext } from "../../core/judge/context";
+import type { School } from "../../core/approach/approach";
 import type { UnitSystem } from "../../core/units";
 import { askWorker } from "../fit/fit-worker";
 import { Card, Notice, Soft, Title } from "../kit/layout";
-import { patternName } from "../text/catalogue-text";
-import { fitReasonText } from "../text/fit-text";
-import { changeText, settingText } from "../text/lever-text";
+import { patternName } from "../../words/basics/catalogue";
+import { fitReasonText } from "../../words/training/fit";
+import { changeText, settingText } from "../../words/basics/lever";
 import { color } from "../theme/tokens";
 
 const Table = styled.table`

@@ -3,8 +3,8 @@ import { useMemo, useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { chooseSchoolAction } from "../../actions/school";
-import type { FitContext } from "../../core/fit/context";
-import { AXES } from "../../core/school/axes.data";
+import type { FitContext } from "../../core/judge/context";
+import { AXES } from "../../core/approach/axes.data";
 import {
   differencesOf,
   NUMBER_BOUNDS,
@@ -14,7 +14,7 @@ import {
   type SchoolChoice,
   type SchoolNumbers,
   schoolOf,
-} from "../../core/school/school";
+} from "../../core/approach/approach";
 import type { UnitSystem } from "../../core/units";
 import { Button, TextButton } from "../kit/button";
 import { SelectField, TextField } from "../kit/fields";
@@ -23,8 +23,17 @@ import { Link } from "../kit/link";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { dayText } from "../text/day-text";
-import { axisName, decidesText, numberName, numberTimes, numberUnit, positionName, presetName, presetText } from "../text/school-text";
+import { dayText } from "../../words/basics/day";
+import {
+  axisName,
+  decidesText,
+  numberName,
+  numberTimes,
+  numberUnit,
+  positionName,
+  presetName,
+  presetText,
+} from "../../words/training/school";
 import { color } from "../theme/tokens";
 import { Compared } from "./compared";
 

@@ -1,11 +1,10 @@
-import { GOAL_MEASURES } from "../../core/screen/further.data";
-import type { FurtherQuestion } from "../../core/screen/further.data";
+import { type FurtherQuestion, GOAL_MEASURES } from "../../core/screen/further.data";
 import type { ScreenAnswers, ScreenQuestion } from "../../core/screen/screen";
 import type { UnitSystem } from "../../core/units";
-import { dayText } from "../text/day-text";
-import { warningText } from "../text/decision-text";
-import { roleName } from "../text/limit-text";
-import { backSignText, conditionText, medicineText, symptomText } from "../text/screen-text";
+import { dayText } from "../../words/basics/day";
+import { warningText } from "../../words/client/warning";
+import { roleName } from "../../words/client/limit";
+import { backSignText, conditionText, medicineText, symptomText } from "../../words/client/screen";
 import { goalSaid } from "./goal-edge";
 
 const NONE = "None of these";

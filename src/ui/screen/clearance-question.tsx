@@ -8,7 +8,7 @@ import { NumberField } from "../kit/number-field";
 import { Row, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { DayField } from "../kit/day-field";
-import { roleName } from "../text/limit-text";
+import { roleName } from "../../words/client/limit";
 import { type QuestionProps, useAnswer } from "./answer";
 
 const YES_NO = [

@@ -9,7 +9,7 @@ import { CheckField, ChoiceField } from "../kit/fields";
 import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { DayField } from "../kit/day-field";
-import { conditionText, datedText, familyText } from "../text/screen-text";
+import { conditionText, datedText, familyText } from "../../words/client/screen";
 import { type QuestionProps, useAnswer } from "./answer";
 import { Taps } from "./signs-question";
 

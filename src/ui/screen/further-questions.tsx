@@ -18,7 +18,7 @@ import { Row, Soft, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { DayField } from "../kit/day-field";
-import { backSignText, goalMeasureText, goalText, medicineText } from "../text/screen-text";
+import { backSignText, goalMeasureText, goalText, medicineText } from "../../words/client/screen";
 import { type QuestionProps, useAnswer } from "./answer";
 import { goalEdge } from "./goal-edge";
 import { Taps, toggled } from "./signs-question";

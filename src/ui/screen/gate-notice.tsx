@@ -1,6 +1,6 @@
 import type { Gate } from "../../core/screen/screen";
 import { Link } from "../kit/link";
-import { gateText } from "../text/screen-text";
+import { gateText } from "../../words/client/screen";
 import { Notice } from "../kit/layout";
 import { MessageScreen } from "../shell/message-screen";
 

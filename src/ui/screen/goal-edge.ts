@@ -1,7 +1,7 @@
 import type { Goal, GOAL_MEASURES } from "../../core/screen/further.data";
 import type { UnitSystem } from "../../core/units";
 import { quantityEdge, setUpEdge } from "../assess/quantity-edge";
-import { goalText } from "../text/screen-text";
+import { goalText } from "../../words/client/screen";
 
 type Unit = NonNullable<(typeof GOAL_MEASURES)[keyof typeof GOAL_MEASURES]>["unit"];
 /** How a goal's measure is typed. */

@@ -10,7 +10,7 @@ import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { sendFile } from "../kit/send-file";
 import { DayField } from "../kit/day-field";
-import { dayText } from "../text/day-text";
+import { dayText } from "../../words/basics/day";
 
 export interface LetterShown {
   id: string;

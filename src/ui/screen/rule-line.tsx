@@ -11,9 +11,9 @@ import { TextField } from "../kit/fields";
 import { Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { dayText } from "../text/day-text";
-import { limitRuleText } from "../text/limit-text";
-import { ruleText, sourceText } from "../text/screen-text";
+import { dayText } from "../../words/basics/day";
+import { limitRuleText } from "../../words/client/limit";
+import { ruleText, sourceText } from "../../words/client/screen";
 
 interface Props {
   clientId: string;

@@ -6,11 +6,11 @@ import type { ConditionKind } from "../../core/screen/conditions.data";
 import type { ScreenRule } from "../../core/screen/rules.data";
 import type { UnitSystem } from "../../core/units";
 import { Card, Page, Soft, Stack, Title } from "../kit/layout";
-import { warningText } from "../text/decision-text";
-import { limitRuleText } from "../text/limit-text";
-import { findingText } from "../text/assess-text";
-import { protocolName } from "../text/protocol-text";
-import { conditionText, ruleText, sourceText, whomText } from "../text/screen-text";
+import { warningText } from "../../words/client/warning";
+import { limitRuleText } from "../../words/client/limit";
+import { findingText } from "../../words/client/assess";
+import { protocolName } from "../../words/basics/protocol";
+import { conditionText, ruleText, sourceText, whomText } from "../../words/client/screen";
 
 const weeks = (days: number): string => `${Math.round(days / 7)} weeks`;
 function whenText({ fromDays, untilDays }: ScreenRule): string {

@@ -8,8 +8,8 @@ import { Button } from "../kit/button";
 import { CheckField } from "../kit/fields";
 import { Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
-import { warningText } from "../text/decision-text";
-import { symptomText } from "../text/screen-text";
+import { warningText } from "../../words/client/warning";
+import { symptomText } from "../../words/client/screen";
 import { type QuestionProps, useAnswer } from "./answer";
 
 export const Taps = styled.div`

@@ -6,9 +6,9 @@ import type { Day } from "../../core/day";
 import { isTelling } from "../../core/assess/range-limits";
 import { isBinding, type Limit, limitState } from "../../core/limits/limit";
 import { Link } from "../kit/link";
-import { warningText } from "../text/decision-text";
-import { overdueText } from "../text/protocol-text";
-import { limitText } from "../text/limit-text";
+import { warningText } from "../../words/client/warning";
+import { overdueText } from "../../words/basics/protocol";
+import { limitText } from "../../words/client/limit";
 import { color, size } from "../theme/tokens";
 
 const Bar = styled.section`

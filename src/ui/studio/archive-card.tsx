@@ -5,7 +5,7 @@ import { Button } from "../kit/button";
 import { CheckField, ChoiceField } from "../kit/fields";
 import { Card, LinkList, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { Ask } from "../kit/why";
-import { leftOutText } from "../text/archive-text";
+import { leftOutText } from "../../words/studio/archive";
 import { type ImportLine, useImport } from "./use-import";
 
 function stateText({ preview, problem, isDone }: ImportLine): string {

@@ -1,13 +1,13 @@
 "use client";
 import { dropAsideAction } from "../../actions/team";
-import type { Aside } from "../../core/record/team";
+import type { Aside } from "../../core/studio/team";
 import { TextButton } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { asideText } from "../text/archive-text";
+import { asideText } from "../../words/studio/archive";
 import { When } from "../kit/studio-clock";
-import { makerText } from "../text/team-text";
+import { makerText } from "../../words/studio/team";
 
 /** What cannot be right, in an archive that was read in or where it stands: nothing of it is drawn, and it goes when somebody says so. */
 export function AsideCard({ aside, names }: { aside: readonly Aside[]; names: Readonly<Record<string, string>> }) {

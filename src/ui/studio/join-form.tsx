@@ -2,13 +2,13 @@
 import { useState, useTransition } from "react";
 import { Form } from "react-aria-components";
 import { joinAction, type JoinProblem } from "../../actions/team";
-import type { Role } from "../../core/record/team";
+import type { Role } from "../../core/studio/team";
 import { Button } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { NewPasswordField } from "../kit/new-password-field";
 import { Card, Notice, Page, Stack } from "../kit/layout";
 import { Link } from "../kit/link";
-import { roleText } from "../text/team-text";
+import { roleText } from "../../words/studio/team";
 
 const PROBLEMS: Readonly<Record<JoinProblem, string>> = {
   ended: "This invitation has been used or withdrawn. Ask the studio for a new one.",

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { setRetentionAction } from "../../actions/team";
 import type { Day } from "../../core/day";
-import type { AuditLine } from "../../core/record/team";
+import type { AuditLine } from "../../core/studio/team";
 import { RETENTION_MONTHS } from "../../schemas/team.schema";
 import { Button } from "../kit/button";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
@@ -12,8 +12,8 @@ import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { When } from "../kit/studio-clock";
-import { dayText } from "../text/day-text";
-import { auditText, makerText } from "../text/team-text";
+import { dayText } from "../../words/basics/day";
+import { auditText, makerText } from "../../words/studio/team";
 
 const USUAL_MONTHS = 36;
 

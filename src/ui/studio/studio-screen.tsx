@@ -1,7 +1,7 @@
 "use client";
 import type { Day } from "../../core/day";
-import type { OwnWords } from "../../core/record/message";
-import type { Aside, AuditLine, Invited, TeamMember } from "../../core/record/team";
+import type { OwnWords } from "../../core/studio/message";
+import type { Aside, AuditLine, Invited, TeamMember } from "../../core/studio/team";
 import { Card, Columns, LinkList, Page, Soft, Stack, Title } from "../kit/layout";
 import { Link } from "../kit/link";
 import { ArchiveCard } from "./archive-card";

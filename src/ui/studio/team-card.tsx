@@ -3,15 +3,15 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { changeMemberAction, endCodesAction, endInvitationAction, inviteAction, makePasswordLinkAction } from "../../actions/team";
 import { type Day, dayAfter } from "../../core/day";
-import { type Invited, type Role, ROLES, type TeamMember } from "../../core/record/team";
+import { type Invited, type Role, ROLES, type TeamMember } from "../../core/studio/team";
 import { Button, TextButton } from "../kit/button";
 import { InlineSelect, SelectField, TextField } from "../kit/fields";
 import { Card, Notice, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { newSecret } from "../kit/secret";
 import { useStep } from "../kit/use-step";
-import { dayText } from "../text/day-text";
-import { roleName } from "../text/team-text";
+import { dayText } from "../../words/basics/day";
+import { roleName } from "../../words/studio/team";
 
 const INVITED_DAYS = 7;
 

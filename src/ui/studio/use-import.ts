@@ -1,8 +1,8 @@
 "use client";
 import { useRef, useState } from "react";
 import { type Archive, archiveFrom, type ClientArchive, type DetailsOf, type FactProblem, type ImportPreview } from "../../formats/archive";
-import { archiveProblemText, leftOutText } from "../text/archive-text";
-import { refusalText } from "../text/refusal-text";
+import { archiveProblemText, leftOutText } from "../../words/studio/archive";
+import { refusalText } from "../../words/studio/refusal";
 
 /** One client of the file, and what became of it or would. */
 export interface ImportLine {

@@ -2,13 +2,13 @@
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { keepWordsAction } from "../../actions/messages";
-import { MOST_WORDS, type OwnWords, placesOf, WORDED_TEMPLATES, type WordedTemplate } from "../../core/record/message";
+import { MOST_WORDS, type OwnWords, placesOf, WORDED_TEMPLATES, type WordedTemplate } from "../../core/studio/message";
 import { Button, TextButton } from "../kit/button";
 import { SelectField, TextField } from "../kit/fields";
 import { Card, Row, Soft, Stack, Title } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { templateName, templateWords, USUAL_WORDS } from "../text/message-text";
+import { templateName, templateWords, USUAL_WORDS } from "../../words/studio/message";
 
 const SAMPLE = { firstName: "Anna", visit: "Tuesday at 09:00" };
 

@@ -5,7 +5,7 @@ import { Button } from "../kit/button";
 import { Notice, Row } from "../kit/layout";
 import { Link } from "../kit/link";
 import { When } from "../kit/studio-clock";
-import { deviceText } from "../text/device-text";
+import { deviceText } from "../../words/studio/device";
 
 /** A device that signed in for the first time, told on the ones that are known. */
 export function NewDeviceNotice({ devices }: { devices: readonly { userAgent: string; firstAt: string }[] }) {

@@ -11,8 +11,8 @@ import { Notice, Row, Soft, Stack } from "../kit/layout";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
 import { Ask } from "../kit/why";
-import { dayText } from "../text/day-text";
-import { entryProblemText, repeatText } from "../text/visit-text";
+import { dayText } from "../../words/basics/day";
+import { entryProblemText, repeatText } from "../../words/training/visit";
 import { color } from "../theme/tokens";
 import { keptOf, preview, type Previewed } from "./calendar-preview";
 

@@ -12,7 +12,7 @@ import { Row, Stack } from "../kit/layout";
 import { NumberField } from "../kit/number-field";
 import { Problem } from "../kit/problem";
 import { useStep } from "../kit/use-step";
-import { repeatText } from "../text/visit-text";
+import { repeatText } from "../../words/training/visit";
 
 const REPEATS = [null, 1, 2, 3, 4, MOST_WEEKS_BETWEEN] as const;
 

@@ -3,7 +3,7 @@ import styled from "styled-components";
 import { type Day, dayAfter, mondayOf } from "../../core/day";
 import type { Coming } from "../../core/week/visit";
 import { Card, Title } from "../kit/layout";
-import { WEEKDAYS } from "../text/plan-text";
+import { WEEKDAYS } from "../../words/training/plan";
 import { color } from "../theme/tokens";
 
 const Bars = styled.ol`

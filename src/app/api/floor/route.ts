@@ -1,6 +1,6 @@
 import type { EventRefusal, FloorEvent } from "../../../core/floor/events";
 import { inStudio } from "../../../data/orm";
-import { takeFloorEvents } from "../../../data/loop/floor";
+import { takeFloorEvents } from "../../../steps/floor";
 import { floorBatchSchema, floorEventSchema } from "../../../schemas/floor.schema";
 import { parse } from "../../../schemas/parse";
 import { readJson } from "../../../server/door";

@@ -1,5 +1,5 @@
 import { takeArchive, takeStudioTables } from "../../../data/archive";
-import type { Taken } from "../../../data/loop/load";
+import type { Taken } from "../../../core/outcome";
 import { inStudio } from "../../../data/orm";
 import type { ClientArchive, DetailsOf, Tables } from "../../../formats/archive";
 import bodySizes from "../../../server/body-sizes.json";

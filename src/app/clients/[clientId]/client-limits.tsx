@@ -1,11 +1,11 @@
 import { retestsOf } from "../../../core/assess/finding";
 import { conditionIds } from "../../../core/assess/pick";
 import type { Day } from "../../../core/day";
-import { openWarningsOf } from "../../../core/record/derive";
-import type { ClientRecord } from "../../../core/record/record";
+import { openWarningsOf } from "../../../core/record/standing/history";
+import type { ClientRecord } from "../../../core/record/facts/record";
 import type { UnitSystem } from "../../../core/units";
 import { LimitsBar } from "../../../ui/shell/limits-bar";
-import { responseText } from "../../../ui/text/decision-text";
+import { responseText } from "../../../words/training/decision";
 
 /** What always stands above a client's pages: limits, open signs, what is due, and the last morning. */
 export function ClientLimits({ record, today, units }: { record: ClientRecord; today: Day; units: UnitSystem }) {

@@ -8,8 +8,8 @@ import { KnowRows } from "../../../ui/catalogue/know-rows";
 import { ModelLinked } from "../../../ui/kit/why";
 import { Header } from "../../../ui/shell/header";
 import { Station } from "../../../ui/shell/station";
-import { ageOn } from "../../../ui/text/day-text";
-import { massText, statureText } from "../../../ui/text/quantity-text";
+import { ageOn } from "../../../words/basics/day";
+import { massText, statureText } from "../../../words/basics/quantity";
 import { ClientLimits } from "./client-limits";
 
 interface Props {

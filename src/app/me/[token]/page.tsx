@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { notFound } from "next/navigation";
 import { readStudio } from "../../../data/orm";
-import { consentOf, toldLately } from "../../../data/loop/home";
+import { consentOf, toldLately } from "../../../steps/home";
 import { loadRecord } from "../../../data/repos/record.repo";
 import { studioOf } from "../../../data/repos/studio.repo";
 import { notesOf } from "../../../data/repos/team.repo";

@@ -1,5 +1,5 @@
-import type { HomeEntry } from "../../../../core/record/home-told";
-import { type EntryVerdict, takeHomeEntries } from "../../../../data/loop/home";
+import type { HomeEntry } from "../../../../core/record/facts/home-told";
+import { type EntryVerdict, takeHomeEntries } from "../../../../steps/home";
 import { inStudio } from "../../../../data/orm";
 import { homeBatchSchema, homeEntrySchema } from "../../../../schemas/home.schema";
 import { parse } from "../../../../schemas/parse";

@@ -2,15 +2,15 @@ import { adviceOf } from "../../../../core/assess/advice";
 import { isProtocol, retestsOf } from "../../../../core/assess/finding";
 import { type Assessed, closedBy, conditionIds, pickProtocols } from "../../../../core/assess/pick";
 import { PROTOCOLS } from "../../../../core/assess/protocols.data";
-import type { DailyTask } from "../../../../core/fit/daily";
-import { openWarningsOf } from "../../../../core/record/derive";
-import { schoolIn } from "../../../../core/record/school";
-import { bodyMeasureOf, subjectOf } from "../../../../core/record/subject";
+import type { DailyTask } from "../../../../core/judge/context";
+import { openWarningsOf } from "../../../../core/record/standing/history";
+import { schoolIn } from "../../../../core/record/standing/approach";
+import { bodyMeasureOf, subjectOf } from "../../../../core/record/standing/subject";
 import { type ScreenAnswers, screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { AssessScreen } from "../../../../ui/assess/assess-screen";
-import { ageOn } from "../../../../ui/text/day-text";
+import { ageOn } from "../../../../words/basics/day";
 
 /** Kinds of everyday task that matter to the client: heights of the day, and what is wanted back. */
 const tasksOf = (daily: readonly DailyTask[], { goals = [] }: ScreenAnswers): ("seat" | "step")[] => [

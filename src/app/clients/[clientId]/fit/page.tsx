@@ -1,7 +1,8 @@
-import { PLACES } from "../../../../core/catalogue/equipment";
-import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
-import { painLimitOf } from "../../../../core/record/school";
-import { isCeilingProvisional } from "../../../../core/record/history";
+import { PLACES } from "../../../../core/kit/equipment";
+import { isCeilingProvisional, openWarningsOf } from "../../../../core/record/standing/history";
+import { currentPlans } from "../../../../core/record/standing/plans";
+import { fitContextOf } from "../../../../core/record/standing/context";
+import { painLimitOf } from "../../../../core/record/standing/approach";
 import { screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";

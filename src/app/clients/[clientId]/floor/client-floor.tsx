@@ -1,30 +1,24 @@
 import { endedBy } from "../../../../core/progress/warning";
 import { isInCatalogue, variationById } from "../../../../core/catalogue/catalogue";
 import type { Day } from "../../../../core/day";
-import type { ClientRecord } from "../../../../core/record/record";
-import {
-  awayToday,
-  currentPlans,
-  fitContextOf,
-  isAwayGiven,
-  missesMorning,
-  openWarningsOf,
-  usualScoreOn,
-} from "../../../../core/record/derive";
-import { laidOn, programmeItems, weakLinkOf } from "../../../../core/record/programme";
-import { painLimitOf } from "../../../../core/record/school";
-import { hadInjection, plannedOf, responseTo } from "../../../../core/record/history";
+import type { ClientRecord } from "../../../../core/record/facts/record";
+import { awayToday, isAwayGiven } from "../../../../core/record/gate/away";
+import { hadInjection, missesMorning, openWarningsOf, plannedOf, responseTo, usualScoreOn } from "../../../../core/record/standing/history";
+import { currentPlans } from "../../../../core/record/standing/plans";
+import { fitContextOf } from "../../../../core/record/standing/context";
+import { laidOn, programmeItems, weakLinkOf } from "../../../../core/record/programme/programme";
+import { painLimitOf } from "../../../../core/record/standing/approach";
 import { readStudio } from "../../../../data/orm";
 import { floorEventsOf, openToday } from "../../../../data/repos/floor.repo";
 import { lightDose } from "../../../../core/session/session";
 import { asksBelly, screenGate } from "../../../../core/screen/screen";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
-import { BeforeSession } from "../../../../ui/floor/before-session";
-import { FloorScreen } from "../../../../ui/floor/floor-screen";
+import { BeforeSession } from "../../../../ui/floor/start/before-session";
+import { FloorScreen } from "../../../../ui/floor/session/floor-screen";
 import { Link } from "../../../../ui/kit/link";
 import { GateScreen } from "../../../../ui/screen/gate-notice";
-import { ageOn } from "../../../../ui/text/day-text";
+import { ageOn } from "../../../../words/basics/day";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
 const lastBefore = (record: ClientRecord, today: Day) => record.sessions.findLast(({ day, sets }) => day < today && sets.length > 0);

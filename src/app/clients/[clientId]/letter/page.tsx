@@ -1,5 +1,5 @@
 import { dayAfter } from "../../../../core/day";
-import { AUDIENCES } from "../../../../core/record/letter";
+import { AUDIENCES } from "../../../../core/studio/letter";
 import { readStudio } from "../../../../data/orm";
 import { REVIEW_SESSIONS } from "../../../../data/repos/record.repo";
 import { summariesOf } from "../../../../data/repos/summary.repo";

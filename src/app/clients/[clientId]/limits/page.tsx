@@ -1,7 +1,7 @@
-import { ceilingTable } from "../../../../core/fit/ceiling-table";
-import { fitContextOf, openWarningsOf } from "../../../../core/record/derive";
-import { isCeilingProvisional, learntOfAll } from "../../../../core/record/history";
-import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
+import { ceilingTable } from "../../../../core/judge/ceiling-table";
+import { isCeilingProvisional, learntOfAll, openWarningsOf } from "../../../../core/record/standing/history";
+import { fitContextOf } from "../../../../core/record/standing/context";
+import { bodyMeasureOf, postureOf } from "../../../../core/record/standing/subject";
 import { readStudio } from "../../../../data/orm";
 import { listCeilings } from "../../../../data/repos/client.repo";
 import { requireRecord } from "../../../../server/record";

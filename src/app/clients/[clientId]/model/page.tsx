@@ -3,7 +3,7 @@ import { bodyFromMeasure } from "../../../../core/body/body";
 import { CATALOGUE } from "../../../../core/catalogue/catalogue";
 import { STUDIES } from "../../../../core/catalogue/studies.data";
 import { sideToWatch } from "../../../../core/limits/complaint";
-import { bodyMeasureOf, postureOf } from "../../../../core/record/subject";
+import { bodyMeasureOf, postureOf } from "../../../../core/record/standing/subject";
 import { leversOf } from "../../../../core/templates/form";
 import type { Setting } from "../../../../core/templates/lever";
 import type { Subject } from "../../../../core/templates/template";

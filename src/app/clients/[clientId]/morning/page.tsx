@@ -1,8 +1,10 @@
-import { decisionFor, fitContextOf, undecidedItems } from "../../../../core/record/derive";
-import { isByTime, plannedOf, responseTo } from "../../../../core/record/history";
+import { decisionFor } from "../../../../core/record/gate/decision";
+import { undecidedItems } from "../../../../core/record/gate/undecided";
+import { fitContextOf } from "../../../../core/record/standing/context";
+import { isByTime, plannedOf, responseTo } from "../../../../core/record/standing/history";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
-import { itemNameAmong } from "../../../../ui/text/item-text";
+import { itemNameAmong } from "../../../../words/basics/item";
 import { MorningScreen, type WaitingMorning } from "../../../../ui/morning/morning-screen";
 
 export default async function MorningPage({ params }: { params: Promise<{ clientId: string }> }) {

@@ -1,6 +1,6 @@
 import { dayAfter } from "../../../../core/day";
 import { comingBetween } from "../../../../core/week/visit";
-import { consentOf } from "../../../../data/loop/home";
+import { consentOf } from "../../../../steps/home";
 import { readStudio } from "../../../../data/orm";
 import { contactOf, listMessages, ownWords } from "../../../../data/repos/message.repo";
 import { standingLink } from "../../../../data/repos/private-link.repo";
@@ -9,7 +9,7 @@ import { areYearsGuessed } from "../../../../server/private-door";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { OwnPageScreen } from "../../../../ui/own-page/own-page-screen";
-import { longDayText } from "../../../../ui/text/day-text";
+import { longDayText } from "../../../../words/basics/day";
 
 const LINK_DAYS = 90;
 const LOOK_AHEAD_DAYS = 60;

@@ -1,10 +1,11 @@
 import { retestsOf } from "../../../../core/assess/finding";
 import { conditionIds } from "../../../../core/assess/pick";
 import { variationById } from "../../../../core/catalogue/catalogue";
-import { OWN_DAY } from "../../../../core/fit/daily";
-import { currentPlans, fitContextOf, openWarningsOf } from "../../../../core/record/derive";
-import { painfulWeeks } from "../../../../core/record/history";
-import type { ClientRecord, RungFact } from "../../../../core/record/record";
+import { OWN_DAY } from "../../../../core/judge/daily";
+import { openWarningsOf, painfulWeeks, trainedDays } from "../../../../core/record/standing/history";
+import { currentPlans } from "../../../../core/record/standing/plans";
+import { fitContextOf } from "../../../../core/record/standing/context";
+import type { ClientRecord, RungFact } from "../../../../core/record/facts/record";
 import type { UnitSystem } from "../../../../core/units";
 import { blockStart } from "../../../../core/session/plan";
 import {
@@ -14,10 +15,9 @@ import {
   firstProgramme,
   programmeNow,
   strengthTrends,
-  trainedDays,
   usualAsked,
   wayToGoal,
-} from "../../../../core/record/programme";
+} from "../../../../core/record/programme/programme";
 import type { Pattern } from "../../../../core/catalogue/variation";
 import type { LeverId } from "../../../../core/templates/lever";
 import { rangeOf } from "../../../../core/templates/form";
@@ -29,9 +29,9 @@ import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { Link } from "../../../../ui/kit/link";
 import { type GoalAsked, PlanScreen } from "../../../../ui/plan/plan-screen";
-import { itemName } from "../../../../ui/text/item-text";
-import { leverValueText, settingText } from "../../../../ui/text/lever-text";
-import { protocolName } from "../../../../ui/text/protocol-text";
+import { itemName } from "../../../../words/basics/item";
+import { leverValueText, settingText } from "../../../../words/basics/lever";
+import { protocolName } from "../../../../words/basics/protocol";
 import { MessageScreen } from "../../../../ui/shell/message-screen";
 
 interface Props {

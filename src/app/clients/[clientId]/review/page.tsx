@@ -1,8 +1,8 @@
-import { plannedOf } from "../../../../core/record/history";
+import { plannedOf } from "../../../../core/record/standing/history";
 import { readStudio } from "../../../../data/orm";
 import { listSchools } from "../../../../data/repos/client.repo";
 import { listPictures } from "../../../../data/repos/picture.repo";
-import { itemName } from "../../../../ui/text/item-text";
+import { itemName } from "../../../../words/basics/item";
 import { REVIEW_SESSIONS } from "../../../../data/repos/record.repo";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";

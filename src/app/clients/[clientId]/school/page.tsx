@@ -1,4 +1,4 @@
-import { fitContextOf } from "../../../../core/record/derive";
+import { fitContextOf } from "../../../../core/record/standing/context";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { SchoolScreen } from "../../../../ui/school/school-screen";

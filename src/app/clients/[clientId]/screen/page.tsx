@@ -1,9 +1,9 @@
-import { openWarningsOf } from "../../../../core/record/derive";
+import { openWarningsOf } from "../../../../core/record/standing/history";
 import { isBack } from "../../../../core/limits/complaint";
 import { clocksOf, furtherQuestions, isScreenLimit, rulesOn, screenGate, soonOf } from "../../../../core/screen/screen";
 import { readStudio } from "../../../../data/orm";
 import { listLetters } from "../../../../data/repos/letter.repo";
-import { schoolIn } from "../../../../core/record/school";
+import { schoolIn } from "../../../../core/record/standing/approach";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { ScreenPage } from "../../../../ui/screen/screen-page";

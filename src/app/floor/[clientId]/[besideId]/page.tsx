@@ -3,7 +3,7 @@ import { asVariation } from "../../../../core/catalogue/own";
 import { requireRecord } from "../../../../server/record";
 import { requireSignedIn } from "../../../../server/session";
 import { KnowRows } from "../../../../ui/catalogue/know-rows";
-import { TwoFloors } from "../../../../ui/floor/two-floors";
+import { TwoFloors } from "../../../../ui/floor/session/two-floors";
 import { Header } from "../../../../ui/shell/header";
 import { ClientLimits } from "../../../clients/[clientId]/client-limits";
 import { ClientFloor } from "../../../clients/[clientId]/floor/client-floor";

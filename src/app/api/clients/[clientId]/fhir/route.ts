@@ -6,7 +6,7 @@ import { requireRecord } from "../../../../../server/record";
 import { drawPaper } from "../../../../../ui/papers/draw-paper";
 import { signedIn } from "../../../../../server/session";
 import { clinicalSummary } from "../../../../../ui/letter/clinical-summary";
-import { audienceName } from "../../../../../ui/text/letter-text";
+import { audienceName } from "../../../../../words/studio/letter";
 
 interface Context {
   params: Promise<{ clientId: string }>;

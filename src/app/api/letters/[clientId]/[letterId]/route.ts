@@ -1,5 +1,5 @@
 import { inStudio, readStudio } from "../../../../../data/orm";
-import { keepLetter } from "../../../../../data/loop/letter";
+import { keepLetter } from "../../../../../steps/letter";
 import { readLetter } from "../../../../../data/repos/letter.repo";
 import { letterSchema } from "../../../../../schemas/letter.schema";
 import { parse } from "../../../../../schemas/parse";

@@ -1,5 +1,5 @@
 import { inStudio, readStudio } from "../../../../../data/orm";
-import { keepPicture } from "../../../../../data/loop/picture";
+import { keepPicture } from "../../../../../steps/picture";
 import { dropPicture, readPicture } from "../../../../../data/repos/picture.repo";
 import { parse } from "../../../../../schemas/parse";
 import { pictureSchema } from "../../../../../schemas/picture.schema";

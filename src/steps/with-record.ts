@@ -1,0 +1,16 @@
+import { refuse, type Taken } from "../core/outcome";
+import type { EntityManager } from "@mikro-orm/postgresql";
+import type { ClientRecord } from "../core/record/facts/record";
+import { loadRecord } from "../data/repos/record.repo";
+import type { Scope } from "../data/scope";
+
+export async function withRecord<T>(
+  scope: Scope,
+  em: EntityManager,
+  clientId: string,
+  work: (record: ClientRecord) => Promise<Taken<T>>,
+  sessionCount?: number,
+): Promise<Taken<T>> {
+  const record = await loadRecord(scope, em, clientId, sessionCount);
+  return record ? work(record) : refuse({ code: "no-such-client" });
+}

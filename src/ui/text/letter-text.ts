@@ -1,3 +1,0 @@
-import type { Audience } from "../../core/record/letter";
-
-export const audienceName: Readonly<Record<Audience, string>> = { clinician: "A clinician", client: "The client", insurer: "An insurer" };

@@ -1,8 +1,0 @@
-import type { UnitSystem } from "../../core/units";
-import type { StepResult } from "../../actions/step";
-import { issueText } from "./issue-text";
-import { refusalText } from "./refusal-text";
-
-/** Why an action was not taken, for the screen. */
-export const problemText = (result: Exclude<StepResult, { ok: true }>, units: UnitSystem = "metric"): string =>
-  "issues" in result ? [...new Set(result.issues.map(issueText))].join(" ") : refusalText(result.refusal, units);
