@@ -9,7 +9,7 @@ import { sendMessage, setContact } from "./repos/message.repo";
 import { keepSummary } from "./repos/summary.repo";
 import { changeVisits } from "./repos/visit.repo";
 import { keepNote } from "./repos/team.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "./testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "../steps/testing.fixture";
 
 let orm: MikroORM;
 beforeAll(async () => {

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { Client } from "pg";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { makeStudio, openTestDatabase } from "./testing.fixture";
+import { makeStudio, openTestDatabase } from "../steps/testing.fixture";
 
 let orm: MikroORM;
 const folder = mkdtempSync(join(tmpdir(), "ponderis-backup-"));

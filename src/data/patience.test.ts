@@ -4,7 +4,7 @@ import { AuditRow } from "./tables/entities";
 import { canWrite, noteFailure } from "./heartbeat";
 import { lastSeen } from "./repos/team.repo";
 import { noteReading, type Reading, stamp } from "./scope";
-import { inTest, makeStudio, openTestDatabase } from "./testing.fixture";
+import { inTest, makeStudio, openTestDatabase } from "../steps/testing.fixture";
 
 let orm: MikroORM;
 beforeAll(async () => {

@@ -5,7 +5,7 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { ClientRevisionRow } from "./tables/entities";
 import { executePrepared } from "./prepared";
 import { stamp } from "./scope";
-import { inTest, makeStudio, openTestDatabase } from "./testing.fixture";
+import { inTest, makeStudio, openTestDatabase } from "../steps/testing.fixture";
 
 let orm: MikroORM;
 beforeAll(async () => {

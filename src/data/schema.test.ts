@@ -2,7 +2,7 @@ import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { clientEntities } from "./tables/entities";
 import { loopEntities } from "./tables/loop-entities";
-import { openTestDatabase } from "./testing.fixture";
+import { openTestDatabase } from "../steps/testing.fixture";
 
 let orm: MikroORM;
 beforeAll(async () => {

@@ -7,7 +7,7 @@ import { judge } from "../core/judge/judge";
 import { isCeilingProvisional, openWarningsOf } from "../core/record/standing/history";
 import { fitContextOf } from "../core/record/standing/context";
 import { listCeilings, listClients } from "../data/repos/client.repo";
-import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "./testing.fixture";
 import { keepFinding } from "./assess";
 import { adjustCeiling } from "./calibrate";
 import { clearWarning } from "./correct";

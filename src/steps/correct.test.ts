@@ -9,7 +9,7 @@ import { appendFloorEvents } from "../data/repos/floor.repo";
 import { addPicture } from "../data/repos/picture.repo";
 import { addLetter } from "../data/repos/letter.repo";
 import { loadRecord } from "../data/repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, SORE, type TestStudio, recordOf } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, SORE, type TestStudio, recordOf } from "./testing.fixture";
 import { correctComplaint, correctDetails, correctSession, endLimit, erase, takeInClient } from "./correct";
 import { answerMorning } from "./morning";
 import { once } from "./once";

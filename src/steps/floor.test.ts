@@ -6,7 +6,7 @@ import type { FloorEvent, FloorEventBody, OpenedItem } from "../core/floor/event
 import { currentPlans } from "../core/record/standing/plans";
 import { plannedOf } from "../core/record/standing/history";
 import { listClients } from "../data/repos/client.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "./testing.fixture";
 import { takeFloorEvents } from "./floor";
 import { rememberSetUp } from "./plan";
 

@@ -13,7 +13,7 @@ import { appendFloorEvents } from "../data/repos/floor.repo";
 import { eraseClient, listClients, reviseClient } from "../data/repos/client.repo";
 import { keepWords, listMessages, setContact } from "../data/repos/message.repo";
 import { behindLink, setPrivateLink, standingLink } from "../data/repos/private-link.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "./testing.fixture";
 import { ENTRIES_A_DAY, lookAtHome, takeHomeEntries, toldLately } from "./home";
 import { remindStudio } from "./remind";
 import { keepTrainingPlan } from "./training-plan";

@@ -2,7 +2,7 @@ import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { listLetters, readLetter } from "../data/repos/letter.repo";
-import { inTest, makeStudio, openTestDatabase } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase } from "./testing.fixture";
 import { keepLetter } from "./letter";
 
 let orm: MikroORM;

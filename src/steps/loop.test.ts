@@ -18,7 +18,7 @@ import { addLimit, liftLimit, listClients, setDailyHeight } from "../data/repos/
 import { appendFloorEvents } from "../data/repos/floor.repo";
 import { loadRecord } from "../data/repos/record.repo";
 import { addBand, addCushion, cushionOf, listBands } from "../data/repos/studio.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio, recordOf } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio, recordOf } from "./testing.fixture";
 import { choosePosture, takeProposedCeiling, recordCalmPose, recordMeasure } from "./calibrate";
 import { answerMorning } from "./morning";
 import { clearWarning } from "./correct";

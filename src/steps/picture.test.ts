@@ -2,7 +2,7 @@ import type { EntityManager, MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { dropPicture, listPictures, readPicture } from "../data/repos/picture.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession } from "./testing.fixture";
 import { keepPicture } from "./picture";
 
 let orm: MikroORM;

@@ -4,7 +4,7 @@ import { fitContextOf } from "../core/record/standing/context";
 import { painLimitOf } from "../core/record/standing/approach";
 import { eraseClient } from "../data/repos/client.repo";
 import { loadRecord } from "../data/repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "./testing.fixture";
 import { chooseSchool } from "./school";
 
 let orm: MikroORM;

@@ -6,7 +6,7 @@ import { openWarningsOf } from "../core/record/standing/history";
 import { fitContextOf } from "../core/record/standing/context";
 import type { ScreenAnswers } from "../core/screen/screen";
 import { addScreen, eraseClient, listClients } from "../data/repos/client.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio, recordOf } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio, recordOf } from "./testing.fixture";
 import { clearWarning } from "./correct";
 import { openSession } from "./plan";
 import { type AnsweredPart, answerScreen, setRuleAside } from "./screen";

@@ -15,7 +15,7 @@ import type { NewTrainingPlan } from "../schemas/training-plan.schema";
 import { behindLink, setPrivateLink, standingLink } from "../data/repos/private-link.repo";
 import { addLimit, eraseClient } from "../data/repos/client.repo";
 import { loadRecord } from "../data/repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "../data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio, recordOf } from "./testing.fixture";
 import { appendFloorEvents } from "../data/repos/floor.repo";
 import { answerMorning } from "./morning";
 import { decideHolds, decideItem, openProgramme } from "./plan";

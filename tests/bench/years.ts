@@ -5,7 +5,7 @@ import { fitContextOf } from "../../src/core/record/standing/context";
 import { appendFloorEvents } from "../../src/data/repos/floor.repo";
 import { recordMorning, startSession } from "../../src/data/repos/plan.repo";
 import { loadRecord } from "../../src/data/repos/record.repo";
-import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../../src/data/testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../../src/steps/testing.fixture";
 
 /**
  * npm run bench:years: what a client page reads and derives after five years of three sessions a week, beside five

@@ -85,9 +85,6 @@ hurts as (
   select client_id, json_agg(words order by first_at) as words from (
     select distinct on (w.complaint_id) w.client_id, w.words, w.ended_day, min(w.created_at) over (partition by w.complaint_id) as first_at
       from mine join complaint w using (studio_id) order by w.complaint_id, w.created_at desc, w.id desc) w where ended_day is null group by 1),
-tested as (
-  select client_id, json_object_agg(protocol, day) as lasts from (
-    select f.client_id, f.protocol, max(f.day) as day from mine join finding f using (studio_id) group by 1, 2) f group by 1),
 ending as (
   select l.client_id, json_agg(json_build_object('id', l.id, 'rule', l.rule, 'side', l.side, 'owner', json_build_object('kind', l.owner_kind, 'name', l.owner_name),
        'fromDay', l.from_day, 'untilDay', l.until_day, 'lift', null) order by l.until_day) as limits from mine join client_limit l using (studio_id)
@@ -99,7 +96,8 @@ unlooked as (
 select c.id, v.name, v.birth_year as "birthYear", v.goal, v.archived_day::text as "archivedDay",
   coalesce(hurts.words, '[]') as complaints,
   (select n.answers from screen n where n.studio_id = c.studio_id and n.client_id = c.id order by n.created_at desc, n.id desc limit 1) as screen,
-  tested.lasts as "lastTests",
+  (select json_object_agg(f.protocol, f.day) from (
+     select protocol, max(day) as day from finding where studio_id = c.studio_id and client_id = c.id group by protocol) f) as "lastTests",
   (select max(s.day)::text from training_session s where s.studio_id = c.studio_id and s.client_id = c.id) as "lastSessionDay",
   coalesce(laid.days @> jsonb_build_array(jsonb_build_object('day', mine.today::text)), false) or coalesce(on_day.is_open, false) as "isToday",
   case when on_day.is_last_open then 'under-way' when not on_day.is_last_open then 'trained' end as "sessionToday",
@@ -114,7 +112,7 @@ from mine join client c using (studio_id)
 join lateral (select r.* from client_revision r where r.studio_id = c.studio_id and r.client_id = c.id order by r.created_at desc, r.id desc limit 1) v on true
 left join lateral (select t.plan -> 'laid' as days, t.plan ->> 'blockFrom' as block_from from training_plan t where t.studio_id = c.studio_id and t.client_id = c.id
    order by t.created_at desc, t.id desc limit 1) laid on true
-left join hurts on hurts.client_id = c.id left join tested on tested.client_id = c.id left join ending on ending.client_id = c.id
+left join hurts on hurts.client_id = c.id left join ending on ending.client_id = c.id
 left join missing on missing.client_id = c.id left join on_day on on_day.client_id = c.id
 left join undecided on undecided.client_id = c.id left join unlooked on unlooked.client_id = c.id left join open_signs on open_signs.client_id = c.id
 order by v.name`;

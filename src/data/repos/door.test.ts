@@ -5,7 +5,7 @@ import { AuditRow } from "../tables/entities";
 import { openOwnerOrm } from "../orm";
 import { stamp } from "../scope";
 import { endSecondStepOf, passwordLinkFor } from "../studios";
-import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../../steps/testing.fixture";
 import { TIME_LIMITS, timeLimitsHold } from "../upgrade";
 import { endCodes, makePasswordLink, noteAtDoor, passwordLinkBehind, choosePassword } from "./door.repo";
 import { AUDIT_PAGE, listAudit } from "./audit.repo";

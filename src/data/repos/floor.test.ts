@@ -2,7 +2,7 @@ import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import type { FloorEvent, FloorEventBody } from "../../core/floor/events";
-import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, openTestSession, type TestStudio } from "../../steps/testing.fixture";
 import { appendFloorEvents, floorEventsOf } from "./floor.repo";
 import { loadRecord } from "./record.repo";
 

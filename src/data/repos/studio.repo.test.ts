@@ -1,7 +1,7 @@
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { fitContextOf } from "../../core/record/standing/context";
-import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../../steps/testing.fixture";
 import { eraseClient } from "./client.repo";
 import { keepWords, ownWords } from "./message.repo";
 import { loadRecord } from "./record.repo";

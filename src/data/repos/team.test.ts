@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import type { Role, SeenBy } from "../../core/studio/team";
 import { MemberRow } from "../tables/entities";
 import { openOwnerOrm } from "../orm";
-import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../../steps/testing.fixture";
 import { addLimit, eraseClient } from "./client.repo";
 import { membersOf } from "./studio.repo";
 import {

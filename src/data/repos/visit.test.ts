@@ -2,7 +2,7 @@ import type { MikroORM } from "@mikro-orm/postgresql";
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import type { Visit } from "../../core/week/visit";
-import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../testing.fixture";
+import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../../steps/testing.fixture";
 import { eraseClient, listClients } from "./client.repo";
 import { changeVisits, listVisits } from "./visit.repo";
 

@@ -5,15 +5,15 @@ import { variationById } from "../core/catalogue/catalogue";
 import { fitVariation } from "../core/progressions/search";
 import type { ScreenAnswers } from "../core/screen/screen";
 import { fitContextOf } from "../core/record/standing/context";
-import { recordCalmPose } from "../steps/calibrate";
-import { answerMorning } from "../steps/morning";
-import { keepRung, openSession } from "../steps/plan";
-import { StudioRow } from "./tables/entities";
-import { inStudio, openOrm, openOwnerOrm } from "./orm";
-import { addClient, addScreen } from "./repos/client.repo";
-import { loadRecord } from "./repos/record.repo";
-import type { Scope } from "./scope";
-import { upgrade } from "./upgrade";
+import { recordCalmPose } from "./calibrate";
+import { answerMorning } from "./morning";
+import { keepRung, openSession } from "./plan";
+import { StudioRow } from "../data/tables/entities";
+import { inStudio, openOrm, openOwnerOrm } from "../data/orm";
+import { addClient, addScreen } from "../data/repos/client.repo";
+import { loadRecord } from "../data/repos/record.repo";
+import type { Scope } from "../data/scope";
+import { upgrade } from "../data/upgrade";
 
 const idOf = (name: string): string => uuidFromName(name, "0d1f9f4e-31d1-44fb-8f1f-4f2a4f9b6d11");
 
