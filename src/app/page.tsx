@@ -2,8 +2,9 @@ import { cookies } from "next/headers";
 import pLimit from "p-limit";
 import { dayAfter, mondayOf } from "../core/day";
 import { oncePer } from "../core/once";
-import type { ClientLine, ClientRecord } from "../core/record/facts/record";
-import { byNeed } from "../core/studio/needs";
+import type { ClientRecord } from "../core/record/facts/record";
+import type { ClientLine } from "../core/studio/client-line";
+import { byNeed, needGroups } from "../core/studio/needs";
 import { comingBetween } from "../core/week/visit";
 import { readStudio } from "../data/orm";
 import { listClients } from "../data/repos/client.repo";
@@ -15,8 +16,9 @@ import { Header } from "../ui/shell/header";
 import { toldOf, waitingOf, whoComes } from "../ui/today/today-rows";
 import { TodayScreen } from "../ui/today/today-screen";
 
-/** So many builds are worked out; who waits beyond them is named without what the rules say. */
-const MOST_WORKED_OUT = 10;
+/** So many are named of each kind of need, and so many builds worked out, which are in view at once. */
+const MOST_NAMED = 50;
+const MOST_WORKED_OUT = 3;
 const WEEKS_AHEAD = 6;
 /** Records read side by side: the rest of the connections are for everybody else. */
 const READ_AT_ONCE = 3;
@@ -50,7 +52,8 @@ export default async function TodayPage() {
         newDevices={await untoldDevices(scope.actorId, (await cookies()).get(DEVICE_COOKIE)?.value)}
         rows={rows}
         told={arriving(rows, (record) => toldOf(record, today))}
-        all={all}
+        clients={all.map(({ line: { id, name } }) => ({ id, name })).toSorted((a, b) => a.name.localeCompare(b.name))}
+        groups={needGroups(all, MOST_NAMED)}
         waiting={arriving(
           all.filter(({ needs }) => needs.some(({ code }) => code === "decision-waits")).slice(0, MOST_WORKED_OUT),
           (record) => waitingOf(record, today),

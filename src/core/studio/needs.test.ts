@@ -2,9 +2,9 @@ import { describe, expect, test } from "vitest";
 import { PROTOCOLS } from "../assess/protocols.data";
 import { dayAfter } from "../day";
 import type { Limit } from "../limits/limit";
-import { byNeed, needsOf } from "./needs";
+import { byNeed, needGroups, needsOf } from "./needs";
 import { line } from "../record/facts/record.fixture";
-import type { ClientLine } from "../record/facts/record";
+import type { ClientLine } from "./client-line";
 
 const TODAY = "2026-10-10";
 const limit = (more: Partial<Limit>): Limit => ({
@@ -60,4 +60,18 @@ describe("what asks for an eye before a client comes", () => {
     ];
     expect(byNeed(lines, TODAY).map((each) => each.line.id)).toEqual(["sign", "sign-2", "flare", "morning", "decide", "nothing", "gone"]);
   });
+});
+
+test("needs by kind are counted whole and named in part, the most pressing kind first", () => {
+  const all = byNeed(
+    ["a", "b", "c"].map((name) => line({ id: name, name, undecidedCount: 1, ...(name === "c" ? { missingMorningOf: "2026-10-09" } : {}) })),
+    TODAY,
+  );
+  const groups = needGroups(all, 2);
+  expect(groups.map(({ code, count, first }) => [code, count, first.map(({ id }) => id)])).toEqual([
+    ["morning-unknown", 1, ["c"]],
+    ["decision-waits", 3, ["c", "a"]],
+  ]);
+  expect(groups[1]?.first[0]?.need).toEqual({ code: "decision-waits", itemCount: 1 });
+  expect(needGroups([], 2)).toEqual([]);
 });

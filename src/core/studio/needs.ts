@@ -2,7 +2,7 @@ import { retestsOf } from "../assess/finding";
 import { type Day, dayAfter, daysBetween } from "../day";
 import { type Limit, limitState } from "../limits/limit";
 import { BLOCK_WEEKS } from "../week/week";
-import type { ClientLine } from "../record/facts/record";
+import type { ClientLine } from "./client-line";
 
 /** What asks for the trainer's eye before a client comes, as data. */
 export type Need =
@@ -71,3 +71,18 @@ export const byNeed = <T extends ClientLine>(lines: readonly T[], today: Day): {
   lines
     .map((line) => ({ line, needs: line.archivedDay === null ? needsOf(line, today) : [] }))
     .toSorted((a, b) => rankOf(a.needs) - rankOf(b.needs));
+
+/** Everybody whom one kind of need is about: how many, and by name the first so many. */
+export interface NeedGroup {
+  code: Need["code"];
+  count: number;
+  first: readonly { id: string; name: string; need: Need }[];
+}
+/** Needs by kind, in the order of need. A studio of thousands is counted, and named in part. */
+export const needGroups = (all: readonly { line: Pick<ClientLine, "id" | "name">; needs: readonly Need[] }[], most: number): NeedGroup[] =>
+  NEED_ORDER.map((code): NeedGroup => {
+    const found = all.flatMap(({ line: { id, name }, needs }) =>
+      needs.filter((need) => need.code === code).map((need) => ({ id, name, need })),
+    );
+    return { code, count: found.length, first: found.slice(0, most) };
+  }).filter(({ count }) => count > 0);

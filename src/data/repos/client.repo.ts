@@ -9,14 +9,8 @@ import type { Limit } from "../../core/limits/limit";
 import type { PostureRule } from "../../core/mechanics/posture";
 import type { Clearance } from "../../core/progress/warning";
 import { ruleLimits, type ScreenAnswers } from "../../core/screen/screen";
-import {
-  type CalmPoseFact,
-  type CeilingFact,
-  type ClientLine,
-  type ClientProfile,
-  ENGINE_VERSION,
-  type MeasureFact,
-} from "../../core/record/facts/record";
+import { type CalmPoseFact, type CeilingFact, type ClientProfile, ENGINE_VERSION, type MeasureFact } from "../../core/record/facts/record";
+import type { ClientLine } from "../../core/studio/client-line";
 import {
   BodyMeasureRow,
   CalmPoseRow,

@@ -6,7 +6,7 @@ import styled from "styled-components";
 import { retestsOf } from "../../core/assess/finding";
 import type { Day } from "../../core/day";
 import { byNeed, isMeant } from "../../core/studio/needs";
-import type { ClientLine } from "../../core/record/facts/record";
+import type { ClientLine } from "../../core/studio/client-line";
 import type { UnitSystem } from "../../core/units";
 import { CheckField, TextField } from "../kit/fields";
 import { Notice, Page, Row, Soft } from "../kit/layout";

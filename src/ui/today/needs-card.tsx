@@ -3,8 +3,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { variationById } from "../../core/catalogue/catalogue";
 import type { Day } from "../../core/day";
-import { type Need, NEED_ORDER } from "../../core/studio/needs";
-import type { ClientLine } from "../../core/record/facts/record";
+import type { NeedGroup } from "../../core/studio/needs";
 import type { UnitSystem } from "../../core/units";
 import { TextButton } from "../kit/button";
 import { Card, Soft, Stack, Title } from "../kit/layout";
@@ -15,7 +14,7 @@ import { color } from "../theme/tokens";
 import type { Waiting } from "./today-rows";
 import { WhenTold } from "./when-told";
 
-const Group = styled.section<{ $isStop: boolean }>`
+const Kind = styled.section<{ $isStop: boolean }>`
   padding-top: 10px;
   border-top: 1px solid ${color.fogDeep};
   &:first-of-type {
@@ -33,14 +32,12 @@ const Group = styled.section<{ $isStop: boolean }>`
 const SHOWN = 3;
 
 function Needy({
-  line,
-  need,
+  asks: { id, name, need },
   waiting,
   today,
   units,
 }: {
-  line: ClientLine;
-  need: Need;
+  asks: NeedGroup["first"][number];
   waiting: Promise<Waiting | null> | undefined;
   today: Day;
   units: UnitSystem;
@@ -48,11 +45,11 @@ function Needy({
   const { path, words } = needStation[need.code];
   return (
     <li>
-      <strong>{line.name}</strong>{" "}
+      <strong>{name}</strong>{" "}
       <WhenTold told={need.code === "decision-waits" ? waiting : undefined} meanwhile={needText(need, today, units)}>
         {({ builds }) => builds.length > 0 && `has earned a build: ${builds.map((build) => buildText(build, units)).join("; ")}.`}
       </WhenTold>{" "}
-      <Link href={`/clients/${line.id}/${path}`} aria-label={`${words}: ${line.name}, ${needTitle[need.code].toLowerCase()}`}>
+      <Link href={`/clients/${id}/${path}`} aria-label={`${words}: ${name}, ${needTitle[need.code].toLowerCase()}`}>
         {words}
       </Link>
     </li>
@@ -61,44 +58,41 @@ function Needy({
 const buildText = ({ variationId, toVariationId, change }: Waiting["builds"][number], units: UnitSystem): string =>
   `${variationById(variationId).name}, ${changeText(change, variationById(toVariationId).name, units)}`;
 
-function NeedGroup({ code, children }: { code: Need["code"]; children: readonly React.ReactNode[] }) {
+function Group({ code, count, children }: Pick<NeedGroup, "code" | "count"> & { children: readonly React.ReactNode[] }) {
   const [isOpen, setOpen] = useState(false);
-  const more = children.length - SHOWN;
+  const [more, unnamed] = [children.length - SHOWN, count - children.length];
   return (
-    <Group $isStop={code === "warning"} aria-label={needTitle[code]}>
+    <Kind $isStop={code === "warning"} aria-label={needTitle[code]}>
       <h3>
         {needTitle[code]}
-        {children.length > 1 && `: ${children.length}`}
+        {count > 1 && `: ${count}`}
       </h3>
       <ul>{isOpen ? children : children.slice(0, SHOWN)}</ul>
       {more > 0 && <TextButton onPress={() => setOpen(!isOpen)}>{isOpen ? "Fewer" : `${more} more`}</TextButton>}
-    </Group>
+      {isOpen && unnamed > 0 && <Soft>and {unnamed} more: Clients has them first.</Soft>}
+    </Kind>
   );
 }
 
 /** What asks for an eye before anybody comes: the kinds in the order of need, each client one tap from the answer. */
 export function NeedsCard(props: {
-  all: readonly { line: ClientLine; needs: readonly Need[] }[];
+  groups: readonly NeedGroup[];
   waiting: Readonly<Record<string, Promise<Waiting | null>>>;
   today: Day;
   units: UnitSystem;
 }) {
-  const { all, waiting, today, units } = props;
-  const groups = NEED_ORDER.map((code) => ({
-    code,
-    lines: all.flatMap(({ line, needs }) => needs.filter((need) => need.code === code).map((need) => ({ line, need }))),
-  })).filter(({ lines }) => lines.length > 0);
+  const { groups, waiting, today, units } = props;
   return (
     <Card aria-label="Before they come">
       <Stack $gap={10}>
         <Title>Before they come</Title>
         {groups.length === 0 && <Soft>Nothing asks for an eye: no sign, no flare, every morning told.</Soft>}
-        {groups.map(({ code, lines }) => (
-          <NeedGroup key={code} code={code}>
-            {lines.map(({ line, need }, i) => (
-              <Needy key={`${line.id} ${i}`} line={line} need={need} waiting={waiting[line.id]} today={today} units={units} />
+        {groups.map(({ code, count, first }) => (
+          <Group key={code} code={code} count={count}>
+            {first.map((asks, i) => (
+              <Needy key={`${asks.id} ${i}`} asks={asks} waiting={waiting[asks.id]} today={today} units={units} />
             ))}
-          </NeedGroup>
+          </Group>
         ))}
       </Stack>
     </Card>

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { answer, doneSession, doneSet, line as lineOf, plan, record, rung, TODAY } from "../../core/record/facts/record.fixture";
-import type { ClientLine } from "../../core/record/facts/record";
+import type { ClientLine } from "../../core/studio/client-line";
 import { UNREAD_FACT } from "../../core/progress/warning";
 import type { Coming } from "../../core/week/visit";
 import { toldOf, waitingOf, whoComes } from "./today-rows";

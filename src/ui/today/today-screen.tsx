@@ -2,8 +2,7 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { Day } from "../../core/day";
-import type { Need } from "../../core/studio/needs";
-import type { ClientLine } from "../../core/record/facts/record";
+import type { NeedGroup } from "../../core/studio/needs";
 import type { UnitSystem } from "../../core/units";
 import type { Coming, Visit } from "../../core/week/visit";
 import { TextButton } from "../kit/button";
@@ -31,7 +30,9 @@ export interface TodayProps {
   rows: readonly TodayRow[];
   /** By client; each arrives when it is read. */
   told: Readonly<Record<string, Promise<Told | null>>>;
-  all: readonly { line: ClientLine; needs: readonly Need[] }[];
+  /** Everybody who is not put away, by name. */
+  clients: readonly { id: string; name: string }[];
+  groups: readonly NeedGroup[];
   waiting: Readonly<Record<string, Promise<Waiting | null>>>;
   visits: readonly Visit[];
   /** Of this week. */
@@ -50,7 +51,8 @@ export interface TodayProps {
 export function TodayScreen({
   rows,
   told,
-  all,
+  clients,
+  groups,
   waiting,
   visits,
   comings,
@@ -66,7 +68,6 @@ export function TodayScreen({
   const kept = useKeptFloors(ids);
   const next = rows.find(({ line, needs }) => line.sessionToday !== "trained" && needs[0]?.code !== "warning");
   const minutes = rows.reduce((sum, { coming }) => sum + (coming?.minutes ?? 0), 0);
-  const clients = all.map(({ line: { id, name } }) => ({ id, name })).toSorted((a, b) => a.name.localeCompare(b.name));
   const nameOf = (clientId: string): string => clients.find(({ id }) => id === clientId)?.name ?? "";
   return (
     <Page>
@@ -85,7 +86,7 @@ export function TodayScreen({
       </Row>
       <Columns $template="minmax(0, 1fr) 356px" style={{ marginTop: 8 }}>
         <section aria-label="Who comes today">
-          {all.length === 0 ? (
+          {clients.length === 0 ? (
             <Card aria-label="To begin" style={{ marginTop: 10 }}>
               <Stack>
                 <Title>To begin</Title>
@@ -131,7 +132,7 @@ export function TodayScreen({
           </Row>
         </section>
         <Stack>
-          <NeedsCard all={all} waiting={waiting} today={today} units={units} />
+          <NeedsCard groups={groups} waiting={waiting} today={today} units={units} />
           <WeekBars comings={comings} today={today} />
         </Stack>
       </Columns>

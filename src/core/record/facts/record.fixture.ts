@@ -2,7 +2,8 @@ import { variationById } from "../../catalogue/catalogue";
 import { calmCeilings, complaint } from "../../judge/fit.fixture";
 import type { FloorSet } from "../../floor/events";
 import { UNTOLD } from "../../floor/told";
-import type { ClientLine, ClientRecord, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
+import type { ClientRecord, PrescriptionFact, ResponseFact, RungFact, SessionFact } from "./record";
+import type { ClientLine } from "../../studio/client-line";
 
 /** One invented client's record for tests: calm on a 58 cm seat, two good sessions at 64 cm. */
 export const RAISED = variationById("raised-sit-to-stand");
