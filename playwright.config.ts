@@ -3,12 +3,15 @@ import { address } from "./tests/e2e/server";
 
 /** It kills the database under everybody's feet, and wants it as it was seeded: before all others. */
 const ALONE = /durability\.spec\.ts$/;
+/** What every change must pass: nothing typed is lost, one whole loop, the first visit. The rest belongs to the proofs. */
+const FIRST = /(outbox|tablets|loop|fast-path)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: "tests/e2e",
   projects: [
     { name: "alone", testMatch: ALONE },
-    { name: "beside", testIgnore: ALONE, dependencies: ["alone"] },
+    { name: "first", testMatch: FIRST, dependencies: ["alone"] },
+    { name: "rest", testIgnore: [ALONE, FIRST] },
   ],
   maxFailures: 4,
   retries: 1, // what passes the second time is printed as flaky, and is to be looked at

@@ -140,17 +140,21 @@ function* filesBelow(folder) {
   }
 }
 
-/** Builds unless the build here was made from exactly these sources. */
-export async function buildApp() {
+/** What the application is made from, in one word: another source, another word. */
+export function fingerprint() {
   const hash = createHash('sha256')
   for (const path of [...filesBelow(join(root, 'src')), join(root, 'package-lock.json'), join(root, 'next.config.ts'), join(root, 'scripts', 'service-worker.mjs')])
     hash.update(path.slice(root.length)).update(readFileSync(path))
-  const fingerprint = hash.digest('hex')
+  return hash.digest('hex')
+}
+
+/** Builds unless the build here was made from exactly these sources. */
+export async function buildApp() {
   const stamp = join(root, '.next', 'built-from')
-  if (existsSync(stamp) && existsSync(join(root, 'public', 'floor-sw.js')) && readFileSync(stamp, 'utf8') === fingerprint) return 'nothing changed'
+  if (existsSync(stamp) && existsSync(join(root, 'public', 'floor-sw.js')) && readFileSync(stamp, 'utf8') === fingerprint()) return 'nothing changed'
   await run(bin('next'), ['build'], { NEXT_TELEMETRY_DISABLED: '1' })
   await run('node', ['scripts/service-worker.mjs'])
-  writeFileSync(stamp, fingerprint)
+  writeFileSync(stamp, fingerprint())
 }
 
 export async function requireFreePort(port) {
