@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore [--drill] FILE [NAME|--to URL]|log|psql
+# A private PostgreSQL cluster on loopback: db.sh start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore [--drill] FILE [NAME|--to URL]|schema NAME|log|psql
 # DB_DIR names its folder (default .data/demo). DB_FAST=1 is for throw-away test data: it outlives a killed database, not
 # a power cut.
 # As root the server runs as user postgres; as anyone else, as that user.
@@ -107,6 +107,11 @@ backup() { # FILE [NAME]: everything, in one file that only its maker may read
   (umask 077; "$BIN/pg_dump" -Fc -h "$SOCK" -p "$PORT" -U "$SUPER" -f "$1.part" "${2:-$DB_NAME}") && mv "$1.part" "$1"
   echo "$1: $(du -h "$1" | cut -f1)"
 }
+schema() { # NAME: its tables, rules and rights, and which migrations made them, as one text for a new database
+  "$BIN/pg_dump" --schema-only --no-owner --schema=public -h "$SOCK" -p "$PORT" -U "$SUPER" "$1" |
+    sed -E '/^(--|SET |SELECT pg_catalog|\\(un)?restrict|$)/d; /^(CREATE SCHEMA public|COMMENT ON SCHEMA public)/d'
+  sql -qAtd "$1" -c "select format('INSERT INTO public.mikro_orm_migrations (name) VALUES (%L);', name) from mikro_orm_migrations order by id"
+}
 readable() { # FILE
   [ -s "${1:-}" ] || { echo "No such backup: ${1:-}. npm run restore -- FILE" >&2; exit 2; }
   "$BIN/pg_restore" -l "$1" >/dev/null 2>&1 || { echo "$1 is no backup that can be read. Nothing was changed." >&2; exit 1; }
@@ -156,7 +161,8 @@ case "${1:-start}" in
   backup) backup "${2:-}" "${3:-}" ;;
   restore)
     if [ "${2:-}" = --drill ]; then drill "${3:-}"; elif [ "${3:-}" = --to ]; then restore_to "$2" "${4:-}"; else restore "${2:-}" "${3:-}"; fi ;;
+  schema) schema "$2" ;;
   log) echo "$LOG" ;;
   psql) shift; sql -d "$DB_NAME" "$@" ;;
-  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore [--drill] FILE [NAME|--to URL]|log|psql" >&2; exit 2 ;;
+  *) echo "usage: $0 start|stop|kill|reset|url|owner-url|super-url|createdb NAME [LIKE]|dropdb NAME|backup FILE [NAME]|restore [--drill] FILE [NAME|--to URL]|schema NAME|log|psql" >&2; exit 2 ;;
 esac

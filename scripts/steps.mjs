@@ -75,6 +75,7 @@ export async function startDatabase(name, { fast = false, reset = false, port })
       await db(['createdb', database, ...like], env)
       return urls(database)
     },
+    schema: (database) => db(['schema', database], env),
     stop: () => db(['stop'], env),
     stopNow: () => spawnSync('bash', ['scripts/db.sh', 'stop'], { cwd: root, env: { ...process.env, ...env } }),
   }

@@ -12,8 +12,11 @@ const EVERY_MS = 5 * 60_000;
 /** Every client whose hour has come is reminded, once a day however many copies of the server look. */
 async function remind(wordsFor: WordsFor): Promise<void> {
   const ids = await (await getOrm()).em.fork().execute<{ id: string }[]>(`select studio_ids() as id`);
-  for (const { id: studioId } of ids)
-    await inStudio(studioId, (em) => remindStudio({ studioId, actorId: "reminder" }, em, messageDriver, wordsFor));
+  for (const { id: studioId } of ids) {
+    const scope = { studioId, actorId: "reminder" };
+    const { failedCount } = await remindStudio(scope, (work) => inStudio(studioId, work), messageDriver, wordsFor);
+    if (failedCount > 0) log.warn({ step: "remind", studio: studioId, outcome: "failed", failedCount });
+  }
 }
 
 /** Goes round for as long as this server runs, at once and then again and again. */

@@ -17,15 +17,13 @@ import {
   reviseClient,
   setComplaint,
 } from "../data/repos/client.repo";
-import { appendFloorEvents } from "../data/repos/floor.repo";
+import { appendFloorEvents, sessionNow } from "../data/repos/floor.repo";
 import type { Scope } from "../data/scope";
 import { withRecord } from "./with-record";
 import { refuse, type Taken } from "../core/outcome";
 import { loadRecord } from "../data/repos/record.repo";
 
 const REVIEW_DEVICE = "studio-review";
-/** A correction may be of any day. */
-const EVERY_SESSION = 100_000;
 
 /** A new client, once: the id is made where the form is, so that sending it again gives the same client. */
 export async function takeInClient(
@@ -90,30 +88,23 @@ export const clearWarning = (scope: Scope, em: EntityManager, clientId: string, 
 type Correction = Extract<FloorEventBody, { kind: "set-corrected" | "set-voided" | "session-continued" }>;
 
 /** A set of any day corrected or taken back, or a session ended too early taken up again: by another event. */
-export const correctSession = (
+export async function correctSession(
   scope: Scope,
   em: EntityManager,
   clientId: string,
   sessionId: string,
   body: Correction,
   now: Date,
-): Promise<Taken> =>
-  withRecord(
-    scope,
-    em,
-    clientId,
-    async ({ sessions }) => {
-      const session = sessions.find(({ id }) => id === sessionId);
-      if (!session) return refuse({ code: "no-such-session" });
-      if (body.kind !== "session-continued" && !session.sets.some(({ id }) => id === body.setId)) return refuse({ code: "no-such-set" });
-      const isTaken = sessions.some(({ id, day, endedAt }) => id !== sessionId && day === session.day && endedAt === null);
-      if (body.kind === "session-continued" && isTaken) return refuse({ code: "another-is-open" });
-      const event = { id: newUuid(), deviceId: REVIEW_DEVICE, sequence: now.getTime(), sessionId, occurredAt: now.toISOString(), body };
-      await appendFloorEvents(scope, em, [event], now);
-      return { ok: true };
-    },
-    EVERY_SESSION,
-  );
+): Promise<Taken> {
+  const setId = body.kind === "session-continued" ? null : body.setId;
+  const found = await sessionNow(scope, em, clientId, sessionId, setId);
+  if (!found) return refuse({ code: "no-such-session" });
+  if (setId !== null && !found.hasSet) return refuse({ code: "no-such-set" });
+  if (setId === null && found.isAnotherOpen) return refuse({ code: "another-is-open" });
+  const event = { id: newUuid(), deviceId: REVIEW_DEVICE, sequence: now.getTime(), sessionId, occurredAt: now.toISOString(), body };
+  await appendFloorEvents(scope, em, [event], now);
+  return { ok: true };
+}
 
 /** Everything of one client, gone. */
 export const erase = (scope: Scope, em: EntityManager, clientId: string): Promise<Taken<{ factCount: number }>> =>

@@ -5,7 +5,7 @@ import { judgePlace } from "../core/progressions/tread";
 import type { FloorEvent, Verdict } from "../core/floor/events";
 import { fitContextOf } from "../core/record/standing/context";
 import { SessionItemRow, SessionRow } from "../data/tables/loop-entities";
-import { appendFloorEvents } from "../data/repos/floor.repo";
+import { appendFloorEvents, lockSessions } from "../data/repos/floor.repo";
 import { addItem, addRung, type NewItem, prescribe, startSession } from "../data/repos/plan.repo";
 import { loadRecord } from "../data/repos/record.repo";
 import type { Scope } from "../data/scope";
@@ -22,6 +22,7 @@ export async function takeFloorEvents(
   receivedAt: Date,
   { today, clockOffsetMs = 0 }: { today: Day; clockOffsetMs?: number },
 ): Promise<Verdict> {
+  await lockSessions(em, events);
   for (const event of events) if (event.body.kind === "session-opened") await openFromDevice(scope, em, event.sessionId, event.body, today);
   for (const event of events) if (event.body.kind === "item-added") await addOnFloor(scope, em, event.sessionId, event.body);
   return appendFloorEvents(scope, em, events, receivedAt, clockOffsetMs);
@@ -34,7 +35,6 @@ async function addOnFloor(
   { itemId, place, side, dose, reason = "" }: Extract<FloorEvent["body"], { kind: "item-added" }>,
 ): Promise<void> {
   const { studioId } = scope;
-  await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 0))`, [sessionId]);
   const session = await em.findOne(SessionRow, { studioId, id: sessionId }, { disableIdentityMap: true });
   if (!session || (await em.count(SessionItemRow, { studioId, id: itemId })) > 0) return;
   const record = await loadRecord(scope, em, session.clientId);
@@ -63,7 +63,6 @@ async function openFromDevice(
   { clientId, day: saidDay, isLight, items }: Extract<FloorEvent["body"], { kind: "session-opened" }>,
   today: Day,
 ): Promise<void> {
-  await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 0))`, [sessionId]);
   if ((await em.count(SessionRow, { id: sessionId })) > 0) return;
   const day = saidDay > today ? today : saidDay; // a tablet whose clock runs ahead trains nobody tomorrow
   const record = await loadRecord(scope, em, clientId);

@@ -212,8 +212,12 @@ test("a reminder goes out once on a day with exercises, from its hour on, to who
   const sent: string[] = [];
   const driver = { send: async ({ words }: { words: string }) => void sent.push(words) };
   const round = (at: string) =>
-    inTest(orm, scope, (em) =>
-      remindStudio(scope, em, driver, (name, _studio, own) => `${own.reminder ?? "Hello"} ${name}`, parseZonedDateTime(`${at}[${ZONE}]`)),
+    remindStudio(
+      scope,
+      (work) => inTest(orm, scope, work),
+      driver,
+      (name, _studio, own) => `${own.reminder ?? "Hello"} ${name}`,
+      parseZonedDateTime(`${at}[${ZONE}]`),
     );
   await round("2026-10-10T12:00");
   expect(sent).toEqual([]); // nobody is reached yet
@@ -235,6 +239,43 @@ test("a reminder goes out once on a day with exercises, from its hour on, to who
   await tell(studio, [{ kind: "sign", sign: "faint" }]);
   await round("2026-10-11T09:00");
   expect(sent).toHaveLength(1);
+});
+
+test("a reminder that fails is tried again alone: nobody gets a second one, and no two servers send the same", async () => {
+  const studio = await agreedStudio();
+  const { scope, clientId } = studio;
+  await inTest(orm, scope, (em) => setContact(scope, em, clientId, { channel: "text", address: "+00 555 1", remindAt: "08:00" }));
+  await inTest(orm, scope, (em) => setPrivateLink(scope, em, clientId, "page", { secret: "s", untilDay: null, asksYear: false }));
+  const sent: string[] = [];
+  let isDown = true;
+  const round = () =>
+    remindStudio(
+      scope,
+      (work) => inTest(orm, scope, work),
+      {
+        send: async ({ words }) => {
+          if (isDown) throw new Error("no way out");
+          sent.push(words);
+        },
+      },
+      (name) => `Hello ${name}`,
+      parseZonedDateTime(`2026-10-10T08:00[${ZONE}]`),
+    );
+  expect(await round()).toEqual({ failedCount: 1 });
+  expect(await inTest(orm, scope, (em) => listMessages(scope, em, clientId))).toMatchObject([{ words: "Hello Test Client", sentAt: null }]);
+  isDown = false;
+  expect(await round()).toEqual({ failedCount: 0 });
+  expect(sent).toEqual([]); // somebody may be at it still
+  const later = (): Promise<unknown> =>
+    inTest(orm, scope, (em) => em.execute(`update message set tried_at = now() - interval '5 minutes' where client_id = ?`, [clientId]));
+  await later();
+  await Promise.all([round(), round(), round()]);
+  expect(sent).toEqual(["Hello Test Client"]);
+  await later();
+  await round();
+  expect(sent).toHaveLength(1);
+  const [message] = await inTest(orm, scope, (em) => listMessages(scope, em, clientId));
+  expect(message?.sentAt).not.toBeNull();
 });
 
 test("what a phone has sent is told back to it, so that it is asked anew the next day", async () => {

@@ -2,6 +2,7 @@ import { toCalendarDate, parseAbsolute } from "@internationalized/date";
 import type { EntityManager } from "@mikro-orm/postgresql";
 import { v5 as uuidFromName } from "uuid";
 import type { Day } from "../core/day";
+import { once } from "../core/once";
 import { judgePlace } from "../core/progressions/tread";
 import { fitContextOf } from "../core/record/standing/context";
 import type { FloorEventBody } from "../core/floor/events";
@@ -71,18 +72,31 @@ export async function takeHomeEntries(
 ): Promise<EntryVerdict> {
   await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 2))`, [clientId]); // one phone at a time
   const verdict: EntryVerdict = { received: [], refused: [] };
+  const phone: Phone = {
+    consent: await consentOf(scope, em, clientId),
+    toldCount: await toldToday(scope, em, clientId),
+    record: once(() => loadRecord(scope, em, clientId)),
+  };
   for (const entry of entries) {
-    const code = await takeEntry(scope, em, clientId, entry, dayIn(entry.at, timeZone, today));
+    const code = await takeEntry(scope, em, clientId, phone, entry, dayIn(entry.at, timeZone, today));
     if (code === null) verdict.received.push(entry.id);
     else verdict.refused.push({ id: entry.id, code });
   }
   return verdict;
 }
 
+/** What is known of one phone's client while its entries are taken, read once. */
+interface Phone {
+  consent: number;
+  toldCount: number;
+  record: () => Promise<ClientRecord | null>;
+}
+
 async function takeEntry(
   scope: Scope,
   em: EntityManager,
   clientId: string,
+  phone: Phone,
   { id, at, told }: HomeEntry,
   day: Day,
 ): Promise<EntryRefusal | null> {
@@ -90,22 +104,27 @@ async function takeEntry(
   const before = await em.findOne(HomeEntryRow, { studioId, id }, { disableIdentityMap: true });
   if (before) return before.clientId === clientId ? null : "bad-input";
   // who agreed to nothing is asked nothing; a warning sign is heard all the same
-  if (told.kind !== "consented" && told.kind !== "sign" && (await consentOf(scope, em, clientId)) < CONSENT_VERSION) return "no-consent";
+  if (told.kind !== "consented" && told.kind !== "sign" && phone.consent < CONSENT_VERSION) return "no-consent";
   // a warning sign is heard however much was told
-  if (told.kind !== "sign" && (await toldToday(scope, em, clientId)) >= ENTRIES_A_DAY) return "too-many-today";
+  if (told.kind !== "sign" && phone.toldCount >= ENTRIES_A_DAY) return "too-many-today";
   let kept: object = told;
   if (told.kind === "set" || told.kind === "morning") {
-    const record = await loadRecord(scope, em, clientId);
+    const record = await phone.record();
     if (!record) return "bad-input";
     if (told.kind === "set") {
       const planned = plannedAtHome(record, day, told.line, told.side);
       if (!planned) return "not-on-sheet";
       kept = { ...told, place: planned.place, dose: planned.dose };
-    } else if (!(await takeMorning(scope, em, record, told, day))) return "bad-input";
+    } else {
+      if (!(await takeMorning(scope, em, record, told, day))) return "bad-input";
+      phone.record = once(() => loadRecord(scope, em, clientId)); // it has an answer more
+    }
   }
   const { kind, ...rest } = kept as HomeEntry["told"];
   await em.insert(HomeEntryRow, { ...stamp(scope, id), clientId, day, occurredAt: new Date(at), kind, told: rest });
   await audit(scope, em, "told", "home_entry", id);
+  if (told.kind === "consented") phone.consent = Math.max(phone.consent, told.version);
+  phone.toldCount++;
   return null;
 }
 

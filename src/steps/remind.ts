@@ -5,13 +5,15 @@ import { homeDay, homeItems, onRestDay, restAtHome } from "../core/record/progra
 import type { Day } from "../core/day";
 import type { OwnWords } from "../core/studio/message";
 import type { ClientRecord } from "../core/record/facts/record";
-import { type MessageDriver, ownWords, sendMessage, toRemind, wasSent } from "../data/repos/message.repo";
+import { isWritten, markSent, type MessageDriver, ownWords, takeUpDue, toRemind, writeMessage } from "../data/repos/message.repo";
 import { loadRecord } from "../data/repos/record.repo";
 import { studioOf } from "../data/repos/studio.repo";
 import type { Scope } from "../data/scope";
 
 /** Words of a reminder, for a client by a studio, as the studio words it. */
 export type WordsFor = (clientName: string, studioName: string, own: OwnWords) => string;
+/** One piece of work in a transaction of its own. */
+export type InOne = <T>(work: (em: EntityManager) => Promise<T>) => Promise<T>;
 const NAMESPACE = "8d3e1f0a-6a77-4a4e-9f2b-6c3b1f2f9a10";
 
 /** Whether there is anything to do at home: never while a sign stands open, and on a rest day only small ones. */
@@ -21,31 +23,45 @@ function hasExercises(record: ClientRecord, day: Day): boolean {
   return open.length > 0 && !homeDay(record, day).isClosed;
 }
 
-/** Reminds every client of a studio whose hour has come and who has something to do today: once a day, whoever looks. */
+/**
+ * Reminds every client of a studio whose hour has come and who has something to do today: once a day, whoever looks. Each is
+ * written down, then sent, then marked, in transactions of their own: one that fails holds up no other, and none goes out twice
+ * because a later one failed. How many failed: they are tried again in the next round.
+ */
 export async function remindStudio(
   scope: Scope,
-  em: EntityManager,
+  inOne: InOne,
   driver: MessageDriver,
   wordsFor: WordsFor,
   now?: ZonedDateTime,
-): Promise<void> {
-  const { studioId } = scope;
-  await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 3))`, [studioId]);
-  const { timeZone, name: studioName } = await studioOf(scope, em);
-  const at = now ?? nowIn(timeZone);
-  const day = toCalendarDate(at).toString();
-  const own = await ownWords(scope, em);
-  for (const { clientId, name } of await toRemind(scope, em, day, toTime(at).toString().slice(0, 5))) {
-    const id = uuidFromName(`${clientId} ${day}`, NAMESPACE);
-    const record = (await wasSent(scope, em, id)) ? null : await loadRecord(scope, em, clientId);
-    if (!record || !hasExercises(record, day)) continue;
-    const message = {
-      id,
-      clientId,
-      template: "reminder" as const,
-      words: wordsFor(name, studioName, own),
-      link: null,
-    };
-    await sendMessage(scope, em, driver, message);
+): Promise<{ failedCount: number }> {
+  let failedCount = 0;
+  const tried = async (work: () => Promise<unknown>): Promise<void> => void (await work().catch(() => failedCount++));
+  const due = await inOne(async (em) => {
+    const { timeZone, name: studioName } = await studioOf(scope, em);
+    const at = now ?? nowIn(timeZone);
+    const day = toCalendarDate(at).toString();
+    const own = await ownWords(scope, em);
+    const clients = await toRemind(scope, em, day, toTime(at).toString().slice(0, 5));
+    return clients.map(({ clientId, name }) => ({ clientId, day, words: wordsFor(name, studioName, own) }));
+  });
+  for (const each of due) await tried(() => inOne((em) => writeDue(scope, em, each)));
+  for (let next = await inOne((em) => takeUpDue(scope, em)); next; next = await inOne((em) => takeUpDue(scope, em))) {
+    const { id, ...message } = next;
+    await tried(async () => {
+      await driver.send(message);
+      await inOne((em) => markSent(scope, em, id));
+    });
   }
+  return { failedCount };
+}
+
+async function writeDue(
+  scope: Scope,
+  em: EntityManager,
+  { clientId, day, words }: { clientId: string; day: Day; words: string },
+): Promise<void> {
+  const id = uuidFromName(`${clientId} ${day}`, NAMESPACE);
+  const record = (await isWritten(scope, em, id)) ? null : await loadRecord(scope, em, clientId);
+  if (record && hasExercises(record, day)) await writeMessage(scope, em, { id, clientId, template: "reminder", words });
 }

@@ -6,7 +6,7 @@ import { openOwnerOrm } from "../orm";
 import { stamp } from "../scope";
 import { endSecondStepOf, passwordLinkFor } from "../studios";
 import { inTest, makeStudio, openTestDatabase, type TestStudio } from "../../steps/testing.fixture";
-import { TIME_LIMITS, timeLimitsHold } from "../upgrade";
+import { TIME_LIMITS, timeLimitsHold } from "../time-limits";
 import { endCodes, makePasswordLink, noteAtDoor, passwordLinkBehind, choosePassword } from "./door.repo";
 import { AUDIT_PAGE, listAudit } from "./audit.repo";
 import { changeMember, invite, joinByInvitation } from "./team.repo";

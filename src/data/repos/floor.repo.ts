@@ -20,6 +20,13 @@ select e.id from jsonb_to_recordset(?::jsonb) as e (id uuid, "sessionId" uuid, b
  where exists (select 1 from floor_event f where f.studio_id = ? and f.id = e.id and f.session_id <> e."sessionId")
     or exists (select 1 from performed_set p where p.studio_id = ? and p.id = (e.body ->> 'setId')::uuid and p.session_id <> e."sessionId")`;
 
+/** One writer at a time for each session, so that two tablets take turns; in one order, so that they never wait for each other. */
+export async function lockSessions(em: EntityManager, events: readonly Pick<FloorEvent, "sessionId">[]): Promise<string[]> {
+  const ids = [...new Set(events.map(({ sessionId }) => sessionId))].toSorted();
+  for (const id of ids) await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 0))`, [id]);
+  return ids;
+}
+
 /**
  * Takes floor events, each on its own: applied once however often it is sent, or refused with a reason that spoils no
  * other. The sets are projected anew in the same transaction.
@@ -32,9 +39,7 @@ export async function appendFloorEvents(
   clockOffsetMs = 0,
 ): Promise<Verdict> {
   const { studioId, actorId } = scope;
-  const sessionIds = [...new Set(events.map(({ sessionId }) => sessionId))].sort();
-  // one writer at a time for each session, so that two tablets take turns; one order, so that they never wait for each other
-  for (const id of sessionIds) await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 0))`, [id]);
+  const sessionIds = await lockSessions(em, events);
   const sessions = await em.find(SessionRow, { studioId, id: { $in: sessionIds } }, READ);
   const items = await em.find(SessionItemRow, { studioId, sessionId: { $in: sessionIds } }, READ);
   const elsewhere = await em.execute<{ id: string }[]>(ELSEWHERE_SQL, [JSON.stringify(events), studioId, studioId]);
@@ -98,6 +103,24 @@ export async function floorEventsOf({ studioId }: Scope, em: EntityManager, sess
     [studioId, sessionId, after],
   );
   return rows.map((row) => ({ ...row, sessionId, occurredAt: new Date(row.occurredAt).toISOString() }));
+}
+
+/** One session of a client, whether a set is of it, and whether another of that day is under way; null where there is none. */
+export async function sessionNow(
+  { studioId }: Scope,
+  em: EntityManager,
+  clientId: string,
+  sessionId: string,
+  setId: string | null,
+): Promise<{ hasSet: boolean; isAnotherOpen: boolean } | null> {
+  const [found] = await em.execute<{ hasSet: boolean; isAnotherOpen: boolean }[]>(
+    `select exists (select 1 from performed_set p where p.studio_id = s.studio_id and p.session_id = s.id and p.id = ?::uuid and not p.voided) as "hasSet",
+            exists (select 1 from training_session o where o.studio_id = s.studio_id and o.client_id = s.client_id and o.day = s.day and o.id <> s.id
+                       and o.ended_at is null) as "isAnotherOpen"
+       from training_session s where s.studio_id = ? and s.client_id = ? and s.id = ?`,
+    [setId, studioId, clientId, sessionId],
+  );
+  return found ?? null;
 }
 
 /** Who has a session under way today: whoever may be trained beside another. */

@@ -54,26 +54,63 @@ export interface MessageDriver {
   send: (message: { channel: Contact["channel"]; address: string; words: string }) => Promise<void>;
 }
 
-export const wasSent = async ({ studioId }: Scope, em: EntityManager, id: string): Promise<boolean> =>
+export const isWritten = async ({ studioId }: Scope, em: EntityManager, id: string): Promise<boolean> =>
   (await em.count(MessageRow, { studioId, id })) > 0;
+
+type Written = Pick<Message, "id" | "clientId" | "template" | "words">;
+/** A message written down before it goes out, so that what went wrong on the way is known. Once, by its id. */
+export async function writeMessage(
+  scope: Scope,
+  em: EntityManager,
+  { id, clientId, template, words }: Written,
+): Promise<Taken<{ contact: Contact; isNew: boolean }>> {
+  const contact = await contactOf(scope, em, clientId);
+  if (!contact) return refuse({ code: "no-contact" });
+  const wrong = messageProblem(words, contact.channel, template);
+  if (wrong) return refuse({ code: "message", wrong });
+  if (await isWritten(scope, em, id)) return { ok: true, contact, isNew: false };
+  const { channel, address } = contact;
+  await em.insert(MessageRow, { ...stamp(scope, id), clientId, channel, address, template, words, sentAt: null, triedAt: null });
+  return { ok: true, contact, isNew: true };
+}
+/** It has gone out. */
+export async function markSent(scope: Scope, em: EntityManager, id: string): Promise<void> {
+  await em.nativeUpdate(MessageRow, { studioId: scope.studioId, id }, { sentAt: new Date() });
+  await audit(scope, em, "sent", "message", id);
+}
 
 /** A message written, sent by the driver and kept as it went out, but for the private link in it. Once, by its id. */
 export async function sendMessage(
   scope: Scope,
   em: EntityManager,
   driver: MessageDriver,
-  { id, clientId, template, words, link }: Pick<Message, "id" | "clientId" | "template" | "words"> & { link: string | null },
+  { link, ...message }: Written & { link: string | null },
 ): Promise<Taken> {
-  const contact = await contactOf(scope, em, clientId);
-  if (!contact) return refuse({ code: "no-contact" });
-  const wrong = messageProblem(words, contact.channel, template);
-  if (wrong) return refuse({ code: "message", wrong });
-  if (await wasSent(scope, em, id)) return { ok: true };
-  const { channel, address } = contact;
+  const written = await writeMessage(scope, em, message);
+  if (!written.ok || !written.isNew) return written;
+  const { channel, address } = written.contact;
+  const { words } = message;
   await driver.send({ channel, address, words: link === null ? words : words.replaceAll(LINK, link) });
-  await em.insert(MessageRow, { ...stamp(scope, id), clientId, channel, address, template, words, sentAt: new Date() });
-  await audit(scope, em, "sent", "message", id);
+  await markSent(scope, em, message.id);
   return { ok: true };
+}
+
+/** Who is at a message has so long: then another takes it up, and one that nobody got out in time is too late. */
+const TRY_S = 240;
+const TOO_LATE_S = 12 * 3600;
+/** Takes up the next reminder that has not gone out, so that no other server sends it as well; null where there is none. */
+export async function takeUpDue(
+  { studioId }: Scope,
+  em: EntityManager,
+): Promise<Pick<Message, "id" | "channel" | "address" | "words"> | null> {
+  const [due] = await em.execute<Pick<Message, "id" | "channel" | "address" | "words">[]>(
+    `update message set tried_at = now() where studio_id = ? and id = (
+       select id from message where studio_id = ? and template = 'reminder' and sent_at is null and created_at > now() - interval '${TOO_LATE_S} seconds'
+          and (tried_at is null or tried_at < now() - interval '${TRY_S} seconds') order by created_at limit 1 for update skip locked)
+     returning id, channel, address, words`,
+    [studioId, studioId],
+  );
+  return due ?? null;
 }
 
 const MOST_LISTED = 200;

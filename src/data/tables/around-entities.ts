@@ -110,6 +110,7 @@ export const MessageRow = defineEntity({
     template: p.string().$type<MessageTemplate>(),
     words: p.string(),
     sentAt: p.datetime().nullable(),
+    triedAt: p.datetime().nullable(),
   },
 });
 

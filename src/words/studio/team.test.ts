@@ -25,7 +25,7 @@ test("what happens at the door and to the team is said in words, and of a client
 });
 
 test("whatever the studio writes down of a thing has words of its own", () => {
-  const folders = ["loop", "repos"].map((name) => new URL(`../../data/${name}/`, import.meta.url));
+  const folders = ["steps", "data/repos"].map((name) => new URL(`../../${name}/`, import.meta.url));
   const sources = folders.flatMap((folder) => readdirSync(folder).map((name) => readFileSync(new URL(name, folder), "utf8")));
   const written = sources.flatMap((text) =>
     [...text.matchAll(/audit\(scope, em, "([a-z-]+)", "([a-z_]+)"/g)].map(([, verb = "", tableName = ""]) => ({ verb, tableName })),

@@ -1,7 +1,7 @@
 import { canWrite } from "../../../data/heartbeat";
 import { migrationsList } from "../../../data/migrations";
 import { getOrm } from "../../../data/orm";
-import { timeLimitsHold } from "../../../data/upgrade";
+import { timeLimitsHold } from "../../../data/time-limits";
 
 export const dynamic = "force-dynamic";
 
