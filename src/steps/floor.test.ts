@@ -76,6 +76,25 @@ describe("a session begun without a connection", () => {
     // what stood in a place of the programme is not what Fit keeps
     expect(currentPlans(record).every(({ rung }) => rung.line === null)).toBe(true);
   });
+  test("two tablets that each began one with the same client are both heard", async () => {
+    const studio = await makeStudio(orm);
+    for (const sessionId of [newUuid(), newUuid()]) {
+      const item = opened();
+      expect(await send(studio, [begin(studio, sessionId, [item]), setOf(sessionId, item.itemId)])).toMatchObject({ refused: [] });
+    }
+    expect((await recordOf(orm, studio)).sessions.map(({ sets }) => sets.length)).toEqual([1, 1]);
+  });
+  test("two tablets with the same sessions in another order never wait for each other", async () => {
+    const studio = await makeStudio(orm);
+    for (let round = 0; round < 6; round++) {
+      const begun = Array.from({ length: 4 }, () => {
+        const [sessionId, item] = [newUuid(), opened()];
+        return [begin(studio, sessionId, [item]), setOf(sessionId, item.itemId)];
+      });
+      const verdicts = await Promise.all([begun.flat(), begun.toReversed().flat()].map((events) => send(studio, events)));
+      verdicts.forEach(({ received }) => expect(received).toHaveLength(8));
+    }
+  });
   test("of somebody else's client is no session here", async () => {
     const [studio, other] = [await makeStudio(orm), await makeStudio(orm)];
     const sessionId = newUuid();

@@ -152,14 +152,15 @@ export const openProgramme = (
   });
 
 /** Today's session: the one under way, or a new one of the plans in force, or of those chosen among them. */
-export const openSession = (
+export async function openSession(
   scope: Scope,
   em: EntityManager,
   clientId: string,
   day: Day,
   prescriptionIds: readonly string[] | null = null,
-): Promise<Taken<{ sessionId: string }>> =>
-  withRecord(scope, em, clientId, async (record) => {
+): Promise<Taken<{ sessionId: string }>> {
+  await em.execute(`select pg_advisory_xact_lock(hashtextextended(?, 4))`, [clientId]); // of two at once the second finds the first one's
+  return withRecord(scope, em, clientId, async (record) => {
     const found = mayOpen(record, day);
     if (!found.ok) return found;
     if (found.underWayId !== null) return { ok: true, sessionId: found.underWayId };
@@ -174,6 +175,7 @@ export const openSession = (
     const items = plans.map(({ prescription }) => ({ prescriptionId: prescription.id }));
     return { ok: true, sessionId: await startSession(scope, em, clientId, { day, items }) };
   });
+}
 
 /** A decision about a line of work, by the last item trained in it; where the plan was changed since, it eases what stands now or nothing. */
 export const decideItem = (

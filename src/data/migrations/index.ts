@@ -38,6 +38,7 @@ import { Migration0036 } from "./21-40/migration-0036";
 import { Migration0037 } from "./21-40/migration-0037";
 import { Migration0038 } from "./21-40/migration-0038";
 import { Migration0039 } from "./21-40/migration-0039";
+import { Migration0040 } from "./21-40/migration-0040";
 
 export const migrationsList: MigrationObject[] = [
   { name: "migration-0001", class: Migration0001 },
@@ -79,4 +80,5 @@ export const migrationsList: MigrationObject[] = [
   { name: "migration-0037", class: Migration0037 },
   { name: "migration-0038", class: Migration0038 },
   { name: "migration-0039", class: Migration0039 },
+  { name: "migration-0040", class: Migration0040 },
 ];

@@ -1123,7 +1123,7 @@ CREATE INDEX summary_letter_of ON public.summary_letter USING btree (studio_id, 
 CREATE INDEX training_plan_of ON public.training_plan USING btree (studio_id, client_id, created_at);
 CREATE INDEX training_session_client ON public.training_session USING btree (studio_id, client_id);
 CREATE INDEX training_session_day ON public.training_session USING btree (studio_id, client_id, day DESC);
-CREATE UNIQUE INDEX training_session_open ON public.training_session USING btree (studio_id, client_id, day) WHERE (ended_at IS NULL);
+CREATE INDEX training_session_open ON public.training_session USING btree (studio_id, client_id, day) WHERE (ended_at IS NULL);
 CREATE INDEX training_session_recent ON public.training_session USING btree (studio_id, day DESC);
 CREATE INDEX "twoFactor_secret_idx" ON public."twoFactor" USING btree (secret);
 CREATE INDEX "twoFactor_userId_idx" ON public."twoFactor" USING btree ("userId");
@@ -1570,3 +1570,4 @@ INSERT INTO public.mikro_orm_migrations (name) VALUES ('migration-0036');
 INSERT INTO public.mikro_orm_migrations (name) VALUES ('migration-0037');
 INSERT INTO public.mikro_orm_migrations (name) VALUES ('migration-0038');
 INSERT INTO public.mikro_orm_migrations (name) VALUES ('migration-0039');
+INSERT INTO public.mikro_orm_migrations (name) VALUES ('migration-0040');
