@@ -52,10 +52,11 @@ async function testBrowser(database, ...words) {
 async function all(database) {
   await checkSources()
   await vitest(['unit', 'published'], {})
-  // tests of the database go one by one: the other core builds, and makes and tries the demo
+  // tests of the database go one by one: the other core makes the demo and builds meanwhile
+  const demo = step('Demo data', () => demoData(database))
   await Promise.all([
-    vitest(['database'], await database.fresh(EMPTY)),
-    step('Build', buildApp).then(() => step('Demo data', () => demoData(database))).then(() => testDemo(database)),
+    database.fresh(EMPTY).then((env) => vitest(['database'], env)).then(() => demo).then(() => testDemo(database)),
+    demo.then(() => step('Build', buildApp)),
   ])
   await testBrowser(database, `--workers=${BROWSERS}`, '--project=alone', '--project=first')
 }

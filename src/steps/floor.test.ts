@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import type { MikroORM } from "@mikro-orm/postgresql";
 import { v4 as newUuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
@@ -7,6 +8,8 @@ import { currentPlans } from "../core/record/standing/plans";
 import { plannedOf } from "../core/record/standing/history";
 import { listClients } from "../data/repos/client.repo";
 import { inTest, makeStudio, openTestDatabase, openTestSession, recordOf, type TestStudio } from "./testing.fixture";
+import { floorEventSchema } from "../schemas/floor.schema";
+import { parse } from "../schemas/parse";
 import { takeFloorEvents } from "./floor";
 import { rememberSetUp } from "./plan";
 
@@ -186,4 +189,95 @@ test("the list knows who trains today, and whose morning nobody told", async () 
   expect(await line(TODAY)).toMatchObject({ isToday: false, sessionToday: "trained" });
   expect((await line("2026-10-09"))?.missingMorningOf).toBe(TODAY);
   expect((await line("2026-10-20"))?.missingMorningOf).toBeNull(); // too long ago to be remembered
+});
+
+/** Whatever the form of an event lets in, in any order and about anything: each is received or refused by itself. */
+test("no batch of events in their form is without an answer, and what is told back can be read", async () => {
+  const studio = await makeStudio(orm);
+  const [otherClient, ids] = [newUuid(), Array.from({ length: 6 }, () => newUuid())];
+  const id = fc.constantFrom(...ids);
+  const [a, b, ...itemIds] = ids as [string, string, ...string[]];
+  const begun = [a, b].map((each, i) => begin(studio, each, [opened({ itemId: itemIds[i] ?? "" })]));
+  expect(await send(studio, begun)).toMatchObject({ refused: [] });
+  const sessionId = fc.oneof(fc.constantFrom(a, b), fc.uuid());
+  const setting = fc.record({
+    seatHeightM: fc.double({ min: -1, max: 4, noNaN: true }),
+    loadKg: fc.double({ min: 0, max: 300, noNaN: true }),
+  });
+  const variationId = fc.constantFrom(ROW.id, "walking-lunge", "deadlift-bar", "own-0d1f9f4e-31d1-44fb-8f1f-4f2a4f9b6d11", "nothing");
+  const place = fc.record({ variationId, setting });
+  const dose = fc.constantFrom(ROW.dose, { ...ROW.dose, setCount: 20 });
+  const side = fc.constantFrom("left", "right");
+  const item = fc.record({
+    itemId: fc.oneof(id, fc.uuid()),
+    place,
+    side,
+    dose,
+    line: fc.constantFrom(null, "a line"),
+    part: fc.constantFrom("main", null),
+    inTurn: fc.boolean(),
+  });
+  const body = fc.oneof(
+    fc.record({
+      kind: fc.constant("session-opened"),
+      clientId: fc.constantFrom(studio.clientId, studio.clientId, otherClient),
+      day: fc.constantFrom("1900-01-01", TODAY, "2026-10-09", "2100-12-31"),
+      isLight: fc.boolean(),
+      items: fc.uniqueArray(item, { minLength: 1, maxLength: 4, selector: ({ itemId }) => itemId }),
+    }),
+    fc.record({ kind: fc.constant("item-added"), itemId: id, place, side, dose, reason: fc.constantFrom("", "asked for") }),
+    fc.record({
+      kind: fc.constant("set-ended"),
+      setId: id,
+      itemId: id,
+      setting,
+      repetitions: fc.integer({ min: 0, max: 200 }),
+      painScore: fc.constantFrom(null, 0, 3.5, 10),
+      faults: fc.constantFrom([], ["knee-in"]),
+      endedBy: fc.constantFrom("pain-tap", "sharp"),
+    }),
+    fc.record({ kind: fc.constant("set-voided"), setId: id }),
+    fc.record({ kind: fc.constant("set-corrected"), setId: id, change: fc.record({ repetitions: fc.nat(200), leftInTank: fc.nat(20) }) }),
+    fc.record({
+      kind: fc.constant("eased"),
+      itemId: id,
+      levers: fc.constant([{ lever: "loadKg", from: 1, to: 0 }]),
+      to: place,
+      setCount: fc.constantFrom(null, 1, 20),
+    }),
+    fc.constantFrom({ kind: "session-ended" }, { kind: "session-continued" }, { kind: "effort-told", effortScore: 7 }),
+  );
+  const anEvent = fc.record({
+    id: fc.uuid(),
+    deviceId: fc.constantFrom("tablet", "another", "\u{1f9b5}"),
+    sequence: fc.constantFrom(0, 1, 2, 3, Number.MAX_SAFE_INTEGER),
+    sessionId,
+    occurredAt: fc.constantFrom(
+      "1900-01-01",
+      "2026-10-08T09:00:00.000Z",
+      "2026-11",
+      "2026-W41-4",
+      "20261008T0900Z",
+      "2100-12-31T23:59:59+00:00",
+      "2026-10-08T24:00",
+    ),
+    body,
+  });
+  let [received, refused] = [0, 0];
+  await fc.assert(
+    fc.asyncProperty(fc.array(anEvent, { minLength: 1, maxLength: 12 }), async (said) => {
+      const events = said.flatMap((each) => {
+        const parsed = parse(floorEventSchema, each);
+        return parsed.ok ? [parsed.value] : [];
+      });
+      const verdict = await send(studio, events);
+      expect(verdict.received.length + verdict.refused.length).toBe(events.length);
+      received += verdict.received.length;
+      refused += verdict.refused.length;
+    }),
+    { numRuns: 80 },
+  );
+  expect(received).toBeGreaterThan(60);
+  expect(refused).toBeGreaterThan(60);
+  expect((await recordOf(orm, studio)).sessions.length).toBeGreaterThan(1);
 });

@@ -67,11 +67,18 @@ async function openFromDevice(
   const day = saidDay > today ? today : saidDay; // a tablet whose clock runs ahead trains nobody tomorrow
   const record = await loadRecord(scope, em, clientId);
   if (!record) return; // nobody of this studio: refused as an unknown session
+  const elsewhere = await em.find(
+    SessionItemRow,
+    { studioId: scope.studioId, id: { $in: items.map(({ itemId }) => itemId) } },
+    { disableIdentityMap: true },
+  );
   const kept: NewItem[] = [];
   for (const { itemId, ...item } of items) {
+    if (elsewhere.some(({ id }) => id === itemId)) continue; // another session's: what is told of it here is refused by itself
     const context = fitContextOf(record, day, item.side);
     if (!context) return;
     kept.push({ ...(await keptItem(scope, em, record, item, judgePlace(context, item.place), day)), itemId });
   }
+  if (kept.length === 0) return;
   await startSession(scope, em, clientId, { day, sessionId, isLight, items: kept });
 }

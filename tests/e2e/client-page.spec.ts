@@ -38,7 +38,7 @@ test("from Today to the client's page, the morning told there, and the decision;
   await signInOther(page);
   await expect(page.getByRole("region", { name: "Morning not known" })).toContainText(CLIENT);
   await expectAccessible(page);
-  await openClient(page, CLIENT, "Plan");
+  await openClient(page, CLIENT, "Plan", "demo-inland");
   const keep = page.getByRole("button", { name: /^(Keep the plan|Kept)$/ });
   if (await keep.isEnabled()) await keep.click();
   await page.getByRole("link", { name: "Their own page on the phone" }).click();
@@ -76,7 +76,7 @@ test("from Today to the client's page, the morning told there, and the decision;
 
   await page.goto("/");
   await expect(page.getByRole("region", { name: "Morning not known" })).toBeHidden();
-  await openClient(page, CLIENT, "Morning");
+  await openClient(page, CLIENT, "Morning", "demo-inland");
   await expect(page.getByRole("region", { name: "Morning after" })).toContainText("told by the client");
   await decideFirst(page);
 

@@ -51,11 +51,12 @@ export async function openClient(
   page: Page,
   name: string,
   station: "Screen" | "Assess" | "Limits" | "Fit" | "Plan" | "Floor" | "Morning" | "Review",
+  memberId = "demo-quayside",
 ): Promise<void> {
   const [client] = await sql<{ id: string }>(
     `select r.client_id as id from client_revision r join studio_member m using (studio_id)
-      where m.user_id = 'demo-quayside' and r.name ~ $1 order by r.created_at desc limit 1`,
-    [name],
+      where m.user_id = $2 and r.name ~ $1 order by r.created_at desc limit 1`,
+    [name, memberId],
   );
   await page.goto(`/clients/${client?.id}/${station.toLowerCase()}`);
   await expect(page.getByRole("heading", { level: 1, name: new RegExp(name) })).toBeVisible();

@@ -6,6 +6,7 @@ import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
 import fc from "fast-check";
 import { database, Device, freshDemo, type Line, lostOf, onSmallDisk, pause, print, type Session, Server, sessions, sql } from "./harness";
+import { phoneWhoseLinkEnded, picturesBesideSignIn } from "./doors";
 import { beginSet, checkIn } from "./tablet";
 
 /**
@@ -285,6 +286,8 @@ const last = eight();
     holds: [40, 100, 300].every((ms) => kept.includes(ms)),
   });
 }
+tell(await phoneWhoseLinkEnded(one));
+tell(await picturesBesideSignIn(one, cookie));
 const small = onSmallDisk();
 if (!small) tell({ name: "disk full", said: "not tried: only root can make a small file system", holds: false });
 else {
@@ -325,6 +328,9 @@ one.kill();
 two.kill();
 if (small) small.leave();
 else database.stop();
+// a new build under six tablets (npm run new-build has twenty)
+const built = spawnSync(process.execPath, ["--import", "tsx", "tests/faults/new-build.ts", "6"], { stdio: "inherit" });
+tell({ name: "a new build over a connection that is cut", said: "six tablets, above", holds: built.status === 0 });
 print("Between the tablet and the studio", lines);
 const { status } = spawnSync(
   "node",
