@@ -44,7 +44,7 @@ const CORE = [
   "record/programme",
   "studio",
 ];
-const LAYERS = ["formats", "schemas", "words", "data", "steps", "demo", "server", "actions", "workers", "ui", "app"];
+const LAYERS = ["formats", "schemas", "words", "data", "steps", "demo", "server", "actions", "workers", "outbox", "ui", "app"];
 const outer = (...layers) => layers.flatMap((layer) => [`@/${layer}/**`, `**/${layer}/**`]);
 const TESTS = ["**/*.{test,proof}.ts", "**/*.fixture.ts"];
 
@@ -111,6 +111,12 @@ export default defineConfig({
     forbid(["src/steps/**/*.ts"], outer("words", "demo", "server", "actions", "workers", "ui", "app"), "steps know core and data", TESTS),
     forbid(["src/server/**/*.ts"], outer("ui", "app", "actions", "workers"), "the server knows steps, data, words and core"),
     forbid(["src/workers/**/*.ts"], outer("data", "steps", "ui", "app", "server", "actions"), "workers know the core only"),
+    forbid(
+      ["src/outbox/**/*.ts"],
+      outer("schemas", "words", "data", "steps", "demo", "server", "actions", "workers", "ui", "app"),
+      "the way to the studio knows the core alone",
+      TESTS,
+    ),
     forbid(
       ["src/ui/**/*.ts", "src/ui/**/*.tsx"],
       [...outer("data", "steps", "app", "server"), "next/link"],

@@ -64,7 +64,7 @@ function Consent({ studioName, onAgree }: { studioName: string; onAgree: () => v
 
 /** A client's own page on a phone: this morning, what to do today, how the week's task goes, and what to do when something is wrong. */
 export function ClientPage({ token, ownKey, linkHash, page }: { token: string; ownKey: string; linkHash: string; page: HomePage }) {
-  const { entries, tell, waiting, isKept, hasEnded } = useEntries(token, ownKey, linkHash);
+  const { entries, tell, sendAgain, waiting, isKept, hasEnded } = useEntries(token, ownKey, linkHash);
   const [open, setOpen] = useState<string | null>(null);
   const [left, setLeft] = useState<{ entryId: string; name: string; told: Extract<HomeTold, { kind: "set" }> } | null>(null);
   const [isListing, setListing] = useState(false);
@@ -76,7 +76,7 @@ export function ClientPage({ token, ownKey, linkHash, page }: { token: string; o
   const timeZone = useStudioZone();
   const today = useDayNow(page.today);
   // what the studio had when it made this page is in the page; a sign that was cleared or a morning of yesterday is not told again
-  const fresh = entries.filter(({ id, refused: why }) => why === null && !page.toldIds.includes(id));
+  const fresh = entries.flatMap(({ event, state }) => (state === "refused" || page.toldIds.includes(event.id) ? [] : [event]));
   const said = <K extends HomeTold["kind"]>(kind: K): Extract<HomeTold, { kind: K }>[] =>
     fresh.flatMap(({ told }) => (told.kind === kind ? [told as Extract<HomeTold, { kind: K }>] : []));
   const hasAgreed = page.consentVersion >= CONSENT_VERSION || said("consented").length > 0;
@@ -124,7 +124,7 @@ export function ClientPage({ token, ownKey, linkHash, page }: { token: string; o
   const asksMorning = page.asked !== null && said("morning").length === 0;
   const tasks = said("task");
   const trend = [...page.trend, ...tasks.map(({ task, level }) => ({ task, level, day: page.today }))].slice(-12);
-  const refused = entries.filter((entry) => entry.refused !== null);
+  const refused = entries.filter(({ state }) => state === "refused");
   return (
     <Phone>
       <Top>
@@ -241,7 +241,10 @@ export function ClientPage({ token, ownKey, linkHash, page }: { token: string; o
         {refused.length > 0 && (
           <p role="status">
             {refused.length === 1 ? "One answer was" : `${refused.length} answers were`} not taken:{" "}
-            {CLIENT_REFUSALS[refused[0]?.refused ?? ""] ?? "tell your trainer"}.
+            {CLIENT_REFUSALS[refused[0]?.refusal ?? ""] ?? "tell your trainer"}.{" "}
+            <LinkTap type="button" onClick={sendAgain}>
+              Send again
+            </LinkTap>
           </p>
         )}
       </Body>

@@ -1,8 +1,8 @@
 import type { Day } from "../../core/day";
+import type { HomeEntry } from "../../core/record/facts/home-told";
 import type { Side } from "../../core/mechanics/channels";
 import { dayAt } from "../../words/basics/day";
 import type { HomeExercise, HomePage } from "./home-page";
-import type { KeptEntry } from "./use-entries";
 
 /** One set of the sheet: whose side it is, and how many there are of it. */
 export interface Due {
@@ -16,7 +16,7 @@ export const duesOf = (exercise: HomeExercise): Due[] =>
 /** Sets of today by what the studio has and what is only on the phone yet; what was taken back is none. */
 export function doneToday(
   page: HomePage,
-  fresh: readonly KeptEntry[],
+  fresh: readonly HomeEntry[],
   { today, timeZone }: { today: Day; timeZone: string },
 ): { id: string; line: string; side: Side | null }[] {
   const undone = fresh.flatMap(({ told }) => (told.kind === "undone" ? [told.entryId] : []));

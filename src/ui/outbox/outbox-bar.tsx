@@ -2,16 +2,15 @@
 import { usePathname } from "next/navigation";
 import { useState } from "react";
 import styled from "styled-components";
-import type { EventRefusal } from "../../core/floor/events";
+import type { EventRefusal, FloorEvent } from "../../core/floor/events";
 import { Button, TextButton } from "../kit/button";
 import { When } from "../kit/studio-clock";
 import { saveFile } from "../kit/save-file";
 import { Row, Stack } from "../kit/layout";
 import { Ask } from "../kit/why";
 import { color } from "../theme/tokens";
-import type { Kept, Owner } from "./event-store";
-import type { OutboxState } from "./outbox";
-import { useOutbox } from "./use-outbox";
+import type { Owner } from "../../outbox/floor/event-store";
+import { type FloorOutboxState, useOutbox } from "./use-outbox";
 
 const Bar = styled.div<{ $alarm: boolean }>`
   display: flex;
@@ -28,7 +27,7 @@ const Bar = styled.div<{ $alarm: boolean }>`
 export const entriesText = (count: number): string => (count === 1 ? "1 entry" : `${count} entries`);
 
 /** Where everything tapped is now: in the studio, on this tablet, or on this open page alone. */
-function words({ waiting, atRisk, canKeep, outcome, refused }: OutboxState): string {
+function words({ waiting, atRisk, canKeep, outcome, refused }: FloorOutboxState): string {
   if (atRisk > 0 && !canKeep)
     return `${entriesText(atRisk)} only on this open page: the tablet cannot keep them. Leave it open until they are in the studio.`;
   if (!canKeep) return "This tablet cannot keep entries. What you tap is safe once it is in the studio; keep this page open until then.";
@@ -44,7 +43,7 @@ const WHY: Record<EventRefusal, string> = {
   "unknown-item": "its exercise is not in that session",
   "id-elsewhere": "the same entry is in another session",
 };
-const WHAT: Record<Kept["event"]["body"]["kind"], string> = {
+const WHAT: Record<FloorEvent["body"]["kind"], string> = {
   "checked-in": "Check-in",
   "set-ended": "Set",
   "set-corrected": "Correction of a set",
@@ -66,10 +65,10 @@ const WHAT: Record<Kept["event"]["body"]["kind"], string> = {
 };
 
 /** A file of what was refused, so that nothing depends on this tablet alone. */
-const saveAsFile = (refused: readonly Kept[]): void =>
+const saveAsFile = (refused: FloorOutboxState["refused"]): void =>
   saveFile("ponderis-entries-not-taken.json", "application/json", JSON.stringify(refused, null, 2));
 
-function Refused({ refused, onAgain }: { refused: readonly Kept[]; onAgain: () => void }) {
+function Refused({ refused, onAgain }: { refused: FloorOutboxState["refused"]; onAgain: () => void }) {
   return (
     <Stack>
       <p>The studio did not take these. They stay on this tablet until it does. Nothing else is held up by them.</p>

@@ -6,7 +6,7 @@ import styled from "styled-components";
 import { setUnitsAction, signOutAction } from "../../actions/account";
 import { TextButton } from "../kit/button";
 import { Link } from "../kit/link";
-import type { Owner } from "../outbox/event-store";
+import type { Owner } from "../../outbox/floor/event-store";
 import { entriesText, OutboxBar } from "../outbox/outbox-bar";
 import { useOutbox } from "../outbox/use-outbox";
 import { color, font, media } from "../theme/tokens";

@@ -8,7 +8,7 @@ import { passkeyToShowAction, signInByPasskeyAction } from "../../actions/second
 import { Button, TextButton } from "../kit/button";
 import { TextField } from "../kit/fields";
 import { Notice } from "../kit/layout";
-import { leaveTablet } from "../outbox/outbox";
+import { leaveTablet } from "../../outbox/floor/floor-outbox";
 import { color, font } from "../theme/tokens";
 import { forgetPages } from "./keep-offline";
 

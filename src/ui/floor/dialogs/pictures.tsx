@@ -9,7 +9,7 @@ import { Button } from "../../kit/button";
 import { ChoiceField, TextField } from "../../kit/fields";
 import { Card, Row, Soft, Stack, Title } from "../../kit/layout";
 import { Problem } from "../../kit/problem";
-import type { TabletPicture } from "../../outbox/event-store";
+import type { TabletPicture } from "../../../outbox/floor/event-store";
 import { dayText } from "../../../words/basics/day";
 import { viewText } from "../../../words/training/floor";
 import { color } from "../../theme/tokens";

@@ -1,7 +1,7 @@
 "use client";
 import { useCallback, useEffect, useState } from "react";
 import { sendFile } from "../../kit/send-file";
-import type { Owner, TabletPicture } from "../../outbox/event-store";
+import type { Owner, TabletPicture } from "../../../outbox/floor/event-store";
 import { useOutbox } from "../../outbox/use-outbox";
 
 const LONGEST_SIDE_PX = 1600;

@@ -14,7 +14,7 @@ import { hasLever } from "../../../core/templates/form";
 import { Button } from "../../kit/button";
 import { CheckField } from "../../kit/fields";
 import { Link } from "../../kit/link";
-import type { Owner } from "../../outbox/event-store";
+import type { Owner } from "../../../outbox/floor/event-store";
 import { Ask } from "../../kit/why";
 import { Card, Columns, Page, Row, Soft, Stack, Title } from "../../kit/layout";
 import { keepPage } from "../../shell/keep-offline";

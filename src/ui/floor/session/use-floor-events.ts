@@ -1,8 +1,8 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { type FloorEvent, type FloorEventBody, floorState, type FloorState } from "../../../core/floor/events";
-import { steadyMs } from "../../outbox/clock";
-import type { Owner } from "../../outbox/event-store";
+import { steadyMs } from "../../../outbox/clock";
+import type { Owner } from "../../../outbox/floor/event-store";
 import { useOutbox } from "../../outbox/use-outbox";
 
 const LOOK_EVERY_MS = 1500;

@@ -20,7 +20,7 @@ import {
 } from "../../../core/floor/events";
 import { comesFirst, nextItem, type OrderedItem, orderedBy, restAfterS, turnsOf } from "../../../core/floor/order";
 import type { Side } from "../../../core/mechanics/channels";
-import type { Owner } from "../../outbox/event-store";
+import type { Owner } from "../../../outbox/floor/event-store";
 import type { FloorItem, FloorPlan, FloorSession } from "./floor-session";
 import { useFloorEvents } from "./use-floor-events";
 import { useTempo } from "../tempo/use-tempo";

@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useState } from "react";
-import { steadyMs } from "../../outbox/clock";
+import { steadyMs } from "../../../outbox/clock";
 
 /** The rest after a set, from the moment it ended. */
 export interface Rest {

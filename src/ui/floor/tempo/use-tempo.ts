@@ -1,7 +1,7 @@
 "use client";
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState, useSyncExternalStore } from "react";
 import type { Dose, Variation } from "../../../core/catalogue/variation";
-import { steadyMs } from "../../outbox/clock";
+import { steadyMs } from "../../../outbox/clock";
 import { COUNT_IN_S, toSchedule } from "../../../core/dose/beats";
 import { repetitionS, tempoMoment, type TempoMoment } from "../../../core/dose/dose";
 import { useBeside } from "../session/beside";

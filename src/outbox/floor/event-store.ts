@@ -2,14 +2,10 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { EventRefusal, FloorEvent } from "../../core/floor/events";
 import type { PictureSaid } from "../../core/floor/picture";
-import { type Sealed, seal, unseal } from "./seal";
+import type { EntryStore, Kept as KeptEntry } from "../entry";
+import { keyFrom, type Sealed, seal, unseal } from "./seal";
 
-/** An event on this device, and what the studio has said of it. */
-export interface Kept {
-  event: FloorEvent;
-  state: "waiting" | "sent" | "refused";
-  refusal?: EventRefusal;
-}
+type Kept = KeptEntry<FloorEvent, EventRefusal>;
 /** Whose events: another person on the same tablet has a store of their own. */
 export interface Owner {
   studioId: string;
@@ -49,11 +45,21 @@ function within<T>(work: Promise<T>): Promise<T> {
   ]);
 }
 
-/** The tablet's own store of one person's events. Every call may fail: blocked, denied, full, or closed under our feet. */
-export class EventStore {
+/** The tablet's own store of one person's events, what is locked in it given back by their key. */
+export class EventStore implements EntryStore<FloorEvent, EventRefusal> {
   private opened: Promise<IDBPDatabase<FloorSchema>> | null = null;
 
-  constructor(private readonly name: string) {}
+  constructor(
+    private readonly name: string,
+    private readonly lockKey = "",
+  ) {}
+
+  async open(): Promise<void> {
+    await this.probe();
+    const key = this.lockKey ? await keyFrom(this.lockKey) : null;
+    if (key) await this.unlock(key);
+    await this.prune();
+  }
 
   private database(): Promise<IDBPDatabase<FloorSchema>> {
     const forget = (): void => {
@@ -98,7 +104,7 @@ export class EventStore {
   }
 
   /** Whether something written is really there. */
-  probe(): Promise<void> {
+  private probe(): Promise<void> {
     return this.with(async (db) => {
       await db.put("probe", Date.now(), "last");
     });
@@ -137,7 +143,7 @@ export class EventStore {
   }
 
   /** Drops what the studio has had for a few days. */
-  prune(): Promise<void> {
+  private prune(): Promise<void> {
     return this.with(async (db) => {
       const write = db.transaction("events", "readwrite");
       const before = new Date(Date.now() - KEPT_DAYS * 86_400_000).toISOString();
@@ -160,7 +166,7 @@ export class EventStore {
   }
 
   /** Gives back what was locked, and keeps the key for the next locking. What another key has locked stays as it is. */
-  unlock(key: CryptoKey): Promise<void> {
+  private unlock(key: CryptoKey): Promise<void> {
     return this.with(async (db) => {
       await db.put("keys", key, KEY);
       for (const id of await db.getAllKeys("locked")) {
