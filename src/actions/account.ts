@@ -8,7 +8,7 @@ import { auth } from "../server/auth";
 import { changePassword, endDevice } from "../server/devices";
 import { DEVICE_COOKIE, devicesAreMine } from "../server/known-device";
 import { type SignInProblem, signInBy, signInByCode } from "../server/sign-in";
-import { chooseStudio, requireAtTheDoor, requireSignedIn } from "../server/session";
+import { chooseStudio, requireAtTheDoor, requireSignedIn, signedIn } from "../server/session";
 
 export type { Device } from "../server/devices";
 export type { SignInProblem } from "../server/sign-in";
@@ -22,6 +22,13 @@ export async function signInAction(email: string, password: string): Promise<Sig
 export async function signInByCodeAction(code: string): Promise<SignInProblem> {
   return (await signInByCode(String(code))) ?? redirect("/");
 }
+
+/** The same over a page that stands: nobody is sent anywhere. */
+export const signInHereAction = async (email: string, password: string): Promise<SignInProblem | null> =>
+  signInBy(String(email), String(password));
+export const signInByCodeHereAction = async (code: string): Promise<SignInProblem | null> => signInByCode(String(code));
+/** Who is signed in on this device now. */
+export const whoIsHereAction = async (): Promise<string | null> => (await signedIn())?.scope.actorId ?? null;
 
 export async function signOutAction(): Promise<void> {
   await auth().api.signOut({ headers: await headers() });

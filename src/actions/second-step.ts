@@ -66,3 +66,6 @@ export const passkeyToShowAction = async (): Promise<PublicKeyCredentialRequestO
 export async function signInByPasskeyAction(response: AuthenticationResponseJSON): Promise<"no-passkey"> {
   return (await signInByPasskey(response)) ? redirect("/") : "no-passkey";
 }
+/** The same over a page that stands. */
+export const signInByPasskeyHereAction = async (response: AuthenticationResponseJSON): Promise<"no-passkey" | null> =>
+  (await signInByPasskey(response)) ? null : "no-passkey";

@@ -2,9 +2,11 @@ import type { Metadata, Viewport } from "next";
 import localFont from "next/font/local";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
+import { passkeysAreHere } from "../server/auth";
 import { signedIn } from "../server/session";
 import { StudioClock } from "../ui/kit/studio-clock";
 import { Providers } from "../ui/shell/providers";
+import { SignInOver } from "../ui/shell/sign-in-over";
 import { NonceMeta, StyledRegistry } from "../ui/shell/styled-registry";
 
 const text = localFont({
@@ -64,7 +66,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <StyledRegistry nonce={nonce}>
           <Providers>
-            <StudioClock timeZone={by?.timeZone ?? "UTC"}>{children}</StudioClock>
+            <SignInOver personId={by?.scope.actorId ?? null} passkeysAreHere={passkeysAreHere()}>
+              <StudioClock timeZone={by?.timeZone ?? "UTC"}>{children}</StudioClock>
+            </SignInOver>
           </Providers>
         </StyledRegistry>
       </body>

@@ -12,6 +12,7 @@ export type Refusal =
         | "no-such-visit"
         | "no-contact"
         | "read-only"
+        | "signed-out"
         | "no-such-note"
         | "only-a-lead"
         | "the-last-lead"

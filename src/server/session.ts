@@ -87,5 +87,10 @@ export async function requireSignedIn(): Promise<SignedIn> {
   const who = await requireAtTheDoor();
   return who.mustTurnCodesOn ? redirect("/account") : who;
 }
+/** For a step: null where the session has ended, so that what was typed can stand; sent on only where codes must be turned on first. */
+export async function signedInHere(): Promise<SignedIn | null> {
+  const who = await atTheDoor();
+  return who?.mustTurnCodesOn ? redirect("/account") : who;
+}
 /** For the page and the actions by which somebody turns their codes on. */
 export const requireAtTheDoor = async (): Promise<SignedIn> => (await atTheDoor()) ?? redirect("/sign-in");

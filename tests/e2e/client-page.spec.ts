@@ -165,7 +165,18 @@ test("a page without a connection is there for today, keeps what is told, and a 
   await expect.poll(async () => (await told()).length).toBe(before + 1);
   await sql("delete from response where client_id = $1 and created_at > now() - interval '5 minutes'", [found?.client]); // the morning is asked again
   await sql("delete from home_entry where client_id = $1 and kind = 'morning'", [found?.client]);
-  await client.evaluate(() => localStorage.clear());
+  await client.evaluate(async () => {
+    // the phone forgets what was told, too
+    const names = (await indexedDB.databases()).flatMap(({ name = "" }) => (name.startsWith("ponderis-home") ? [name] : []));
+    for (const name of names) {
+      const asked = indexedDB.open(name);
+      const db = await new Promise<IDBDatabase>((resolve) => (asked.onsuccess = () => resolve(asked.result)));
+      const write = db.transaction("entries", "readwrite");
+      write.objectStore("entries").clear();
+      await new Promise((resolve) => (write.oncomplete = resolve));
+      db.close();
+    }
+  });
   await client.reload();
   await client.getByRole("button", { name: "Yes, one" }).tap(); // before any other question is answered: a sign waits for none
   await expectAccessible(client);

@@ -33,6 +33,49 @@ test("another studio's client is not found, and its floor takes nothing", async 
   expect(await (await page.request.get(`/api/floor/${session?.id}`)).json()).toMatchObject({ events: [] });
 });
 
+test("a session that ends while somebody types: they sign in over the page, and the step is taken as it stood", async ({
+  page,
+  complaints,
+}) => {
+  await signIn(page);
+  const [client] = await sql<{ id: string }>("select client_id as id from client_revision where name = 'Maren Holt' limit 1");
+  const kept = (words: string) => sql("select 1 from client_note where words = $1", [words]);
+  const note = page.getByRole("textbox", { name: "A note" });
+  await page.goto(`/clients/${client?.id}/handover`);
+  await note.fill("Typed before the session ended");
+  await page.context().clearCookies();
+  await page.getByRole("button", { name: "Keep the note" }).click();
+  const asked = page.getByRole("dialog", { name: "You were signed out" });
+  await expect(asked).toBeVisible();
+  await expectAccessible(page);
+  await asked.getByLabel("E-mail").fill("trainer@ponderis.example");
+  await asked.getByLabel("Password").fill("not the password");
+  await asked.getByRole("button", { name: "Sign in" }).click();
+  await expect(asked.getByRole("alert")).toContainText("do not go together");
+  expect(await kept("Typed before the session ended")).toEqual([]);
+  await asked.getByLabel("Password").fill("harbour-scale");
+  await asked.getByRole("button", { name: "Sign in" }).click();
+  await expect(asked).toBeHidden();
+  await expect(page.getByRole("region", { name: "Notes" }).getByText("Typed before the session ended")).toBeVisible();
+  expect(await kept("Typed before the session ended")).toHaveLength(1);
+
+  // put off, it stands as it was; somebody else who signs in here takes no step of hers
+  await note.fill("Typed, and put off");
+  await page.context().clearCookies();
+  await page.getByRole("button", { name: "Keep the note" }).click();
+  await page.keyboard.press("Escape");
+  await expect(asked).toBeHidden();
+  await expect(page.getByText("What you entered stands as it is")).toBeVisible();
+  await expect(note).toHaveValue("Typed, and put off");
+  await page.getByRole("button", { name: "Keep the note" }).click();
+  await asked.getByLabel("E-mail").fill("part-timer@ponderis.example");
+  await asked.getByLabel("Password").fill("harbour-scale");
+  await asked.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
+  expect(await kept("Typed, and put off")).toEqual([]);
+  expect(complaints).toEqual([]);
+});
+
 test("without signing in there is nothing but the sign-in page, under a strict content policy", async ({ page }) => {
   const response = await page.goto("/clients/new");
   await expect(page).toHaveURL(/sign-in/);

@@ -1,13 +1,17 @@
 "use client";
 import { unstable_rethrow } from "next/navigation";
-import { useRef, useState, useTransition } from "react";
+import { useContext, useRef, useState, useTransition } from "react";
 import { v4 as newUuid } from "uuid";
 import type { StepResult } from "../../core/outcome";
 import type { UnitSystem } from "../../core/units";
+import { SignInHere } from "./sign-in-here";
 import { problemText } from "../../words/studio/problem";
 
 const AGAIN_AFTER_MS = [1000, 2000, 4000, 8000];
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+const isSignedOut = (result: StepResult): result is Exclude<StepResult, { ok: true }> =>
+  !result.ok && "refusal" in result && result.refusal.code === "signed-out";
 
 /**
  * Sends one step to the server; says what went wrong and leaves everything entered where it was. A step keeps its id
@@ -26,6 +30,7 @@ export function useStep(units: UnitSystem = "metric"): {
   const stepId = useRef<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [isTaking, start] = useTransition();
+  const signInHere = useContext(SignInHere);
   return {
     isTaking,
     problem,
@@ -38,6 +43,12 @@ export function useStep(units: UnitSystem = "metric"): {
             unstable_rethrow(error); // where the studio sends us next
             return null;
           });
+          if (result !== null && isSignedOut(result)) {
+            setProblem(problemText(result, units));
+            if (!(await signInHere())) return;
+            setProblem(null);
+            continue; // the same step, for the same person
+          }
           if (result !== null) {
             stepId.current = null;
             if (result.ok) onTaken?.(result);
