@@ -43,16 +43,23 @@ export function SignInFields({
   const [password, setPassword] = useState("");
   const [code, setCode] = useState("");
   const [problem, setProblem] = useState<SignInProblem | null>(null);
-  const [isSending, send] = useTransition();
+  const [isSending, setSending] = useState(false); // a transition's own word waits for that of the step under this dialog
+  const [, send] = useTransition();
   const isCode = ASKS_FOR_CODE.includes(problem);
-  const signIn = (by: () => Promise<SignInProblem | null>): void =>
+  const signIn = (by: () => Promise<SignInProblem | null>): void => {
+    setSending(true);
     send(async () => {
-      await before?.();
-      const found = await by();
-      setProblem(found);
-      setCode("");
-      if (found === null) await onIn?.();
+      try {
+        await before?.();
+        const found = await by();
+        setProblem(found);
+        setCode("");
+        if (found === null) await onIn?.();
+      } finally {
+        setSending(false);
+      }
     });
+  };
   return (
     <>
       <Form
