@@ -109,6 +109,11 @@ export default defineConfig({
       TESTS,
     ),
     forbid(["src/steps/**/*.ts"], outer("words", "demo", "server", "actions", "workers", "ui", "app"), "steps know core and data", TESTS),
+    forbid(
+      ["src/demo/**/*.ts"],
+      outer("words", "server", "actions", "workers", "outbox", "ui", "app"),
+      "the demo is told by steps, and knows what they know",
+    ),
     forbid(["src/server/**/*.ts"], outer("ui", "app", "actions", "workers"), "the server knows steps, data, words and core"),
     forbid(["src/workers/**/*.ts"], outer("data", "steps", "ui", "app", "server", "actions"), "workers know the core only"),
     forbid(

@@ -70,9 +70,9 @@ async function proofs(database) {
 
 /** Each file by its place. Browser tests that are named run one after another, without those that others wait for. */
 async function some(database, paths) {
-  const isOf = { browser: /\.spec(\.ts)?|e2e/, demo: /tests\/demo/, database: /src\/(data|steps|demo)\b/ }
-  const by = Object.groupBy ? Object.groupBy(paths, of) : paths.reduce((sorted, path) => ({ ...sorted, [of(path)]: [...(sorted[of(path)] ?? []), path] }), {})
-  function of(path) { return Object.keys(isOf).find((kind) => isOf[kind].test(path)) ?? 'core' }
+  const PLACES = { browser: /\.spec(\.ts)?|e2e/, demo: /tests\/demo/, database: /src\/(data|steps|demo)\b/, core: /./ }
+  const by = {}
+  for (const path of paths) (by[Object.keys(PLACES).find((place) => PLACES[place].test(path))] ??= []).push(path)
   if (by.core) await vitest(['unit', 'published', 'proofs'], {}, ...by.core)
   if (by.database) await vitest(['database'], await database.fresh(EMPTY), ...by.database)
   if (by.demo || by.browser) await step('Demo data', () => demoData(database))

@@ -2,8 +2,8 @@ import "fake-indexeddb/auto";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import type { Answer, Entry, Kept } from "./entry";
 import { Outbox } from "./outbox";
-import { type PhoneEntry, PhoneOutbox } from "./phone/phone-outbox";
-import { PhoneStore } from "./phone/phone-store";
+import { PhoneOutbox } from "./phone/phone-outbox";
+import { type PhoneEntry, PhoneStore } from "./phone/phone-store";
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 let made = 0;

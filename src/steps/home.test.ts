@@ -276,6 +276,13 @@ test("a reminder that fails is tried again alone: nobody gets a second one, and 
   expect(sent).toHaveLength(1);
   const [message] = await inTest(orm, scope, (em) => listMessages(scope, em, clientId));
   expect(message?.sentAt).not.toBeNull();
+
+  // one that did not get out before a sign was said stays unsent
+  await inTest(orm, scope, (em) => em.execute(`update message set sent_at = null where client_id = ?`, [clientId]));
+  await tell(studio, [{ kind: "sign", sign: "faint" }]);
+  await later();
+  expect(await round()).toEqual({ failedCount: 0 });
+  expect(sent).toHaveLength(1);
 });
 
 test("what a phone has sent is told back to it, so that it is asked anew the next day", async () => {

@@ -37,31 +37,41 @@ export async function remindStudio(
 ): Promise<{ failedCount: number }> {
   let failedCount = 0;
   const tried = async (work: () => Promise<unknown>): Promise<void> => void (await work().catch(() => failedCount++));
-  const due = await inOne(async (em) => {
+  const { day, due } = await inOne(async (em) => {
     const { timeZone, name: studioName } = await studioOf(scope, em);
     const at = now ?? nowIn(timeZone);
-    const day = toCalendarDate(at).toString();
+    const today = toCalendarDate(at).toString();
     const own = await ownWords(scope, em);
-    const clients = await toRemind(scope, em, day, toTime(at).toString().slice(0, 5));
-    return clients.map(({ clientId, name }) => ({ clientId, day, words: wordsFor(name, studioName, own) }));
+    const clients = await toRemind(scope, em, today, toTime(at).toString().slice(0, 5));
+    return { day: today, due: clients.map(({ clientId, name }) => ({ clientId, day: today, words: wordsFor(name, studioName, own) })) };
   });
-  for (const each of due) await tried(() => inOne((em) => writeDue(scope, em, each)));
+  const written = new Set<string>();
+  for (const each of due) await tried(async () => void written.add((await inOne((em) => writeDue(scope, em, each))) ?? ""));
   for (let next = await inOne((em) => takeUpDue(scope, em)); next; next = await inOne((em) => takeUpDue(scope, em))) {
-    const { id, ...message } = next;
+    const { id, clientId, channel, address, words } = next;
     await tried(async () => {
-      await driver.send(message);
+      // of an earlier round: a sign may have been said since
+      if (!written.has(id) && !(await inOne((em) => isAsked(scope, em, clientId, day)))) return;
+      await driver.send({ channel, address, words });
       await inOne((em) => markSent(scope, em, id));
     });
   }
   return { failedCount };
 }
 
+const isAsked = async (scope: Scope, em: EntityManager, clientId: string, day: Day): Promise<boolean> => {
+  const record = await loadRecord(scope, em, clientId);
+  return record !== null && hasExercises(record, day);
+};
+
+/** The id of what was written now; null where it was before, or there is nothing to remind of. */
 async function writeDue(
   scope: Scope,
   em: EntityManager,
   { clientId, day, words }: { clientId: string; day: Day; words: string },
-): Promise<void> {
+): Promise<string | null> {
   const id = uuidFromName(`${clientId} ${day}`, NAMESPACE);
-  const record = (await isWritten(scope, em, id)) ? null : await loadRecord(scope, em, clientId);
-  if (record && hasExercises(record, day)) await writeMessage(scope, em, { id, clientId, template: "reminder", words });
+  if ((await isWritten(scope, em, id)) || !(await isAsked(scope, em, clientId, day))) return null;
+  await writeMessage(scope, em, { id, clientId, template: "reminder", words });
+  return id;
 }

@@ -9,8 +9,7 @@ export async function withRecord<T>(
   em: EntityManager,
   clientId: string,
   work: (record: ClientRecord) => Promise<Taken<T>>,
-  sessionCount?: number,
 ): Promise<Taken<T>> {
-  const record = await loadRecord(scope, em, clientId, sessionCount);
+  const record = await loadRecord(scope, em, clientId);
   return record ? work(record) : refuse({ code: "no-such-client" });
 }

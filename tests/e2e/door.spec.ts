@@ -65,7 +65,7 @@ test("a session that ends while somebody types: they sign in over the page, and 
   await page.getByRole("button", { name: "Keep the note" }).click();
   await page.keyboard.press("Escape");
   await expect(asked).toBeHidden();
-  await expect(page.getByText("What you entered stands as it is")).toBeVisible();
+  await expect(page.getByText("You were signed out before this was saved")).toBeVisible();
   await expect(note).toHaveValue("Typed, and put off");
   await page.getByRole("button", { name: "Keep the note" }).click();
   await asked.getByLabel("E-mail").fill("part-timer@ponderis.example");

@@ -8,8 +8,8 @@ export interface Position {
   /** Not for rehabilitation or long rest: never a default, refused for who has a complaint or a condition. */
   isBarred?: true;
 }
-/** A point on which practitioners disagree: a setting, not a truth. Source of all positions: common practice, no source. */
 export type AxisId = string;
+/** A point on which practitioners disagree: a setting, not a truth. Source of all positions: common practice, no source. */
 export interface Axis {
   id: string;
   positions: readonly [Position, ...Position[]];

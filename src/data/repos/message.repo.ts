@@ -97,17 +97,15 @@ export async function sendMessage(
 
 /** Who is at a message has so long: then another takes it up, and one that nobody got out in time is too late. */
 const TRY_S = 240;
-const TOO_LATE_S = 12 * 3600;
+const TOO_LATE_S = 2 * 3600;
+type Due = Pick<Message, "id" | "clientId" | "channel" | "address" | "words">;
 /** Takes up the next reminder that has not gone out, so that no other server sends it as well; null where there is none. */
-export async function takeUpDue(
-  { studioId }: Scope,
-  em: EntityManager,
-): Promise<Pick<Message, "id" | "channel" | "address" | "words"> | null> {
-  const [due] = await em.execute<Pick<Message, "id" | "channel" | "address" | "words">[]>(
+export async function takeUpDue({ studioId }: Scope, em: EntityManager): Promise<Due | null> {
+  const [due] = await em.execute<Due[]>(
     `update message set tried_at = now() where studio_id = ? and id = (
        select id from message where studio_id = ? and template = 'reminder' and sent_at is null and created_at > now() - interval '${TOO_LATE_S} seconds'
           and (tried_at is null or tried_at < now() - interval '${TRY_S} seconds') order by created_at limit 1 for update skip locked)
-     returning id, channel, address, words`,
+     returning id, client_id as "clientId", channel, address, words`,
     [studioId, studioId],
   );
   return due ?? null;

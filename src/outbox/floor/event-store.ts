@@ -1,8 +1,9 @@
 "use client";
-import { type DBSchema, type IDBPDatabase, openDB } from "idb";
+import type { DBSchema } from "idb";
 import type { EventRefusal, FloorEvent } from "../../core/floor/events";
 import type { PictureSaid } from "../../core/floor/picture";
 import type { EntryStore, Kept as KeptEntry } from "../entry";
+import { OwnDatabase } from "../own-database";
 import { keyFrom, type Sealed, seal, unseal } from "./seal";
 
 type Kept = KeptEntry<FloorEvent, EventRefusal>;
@@ -29,30 +30,35 @@ export interface TabletPicture extends PictureSaid {
 /** What is locked while its person is signed out; before there were pictures it was the events alone. */
 type Locked = { events: FloorSchema["events"]["value"][]; pictures: TabletPicture[] };
 
-const PATIENCE_MS = 3000;
 const KEPT_DAYS = 3;
 const NAME = "ponderis-floor ";
 const KEY = "own";
 
 export const storeNameOf = ({ studioId, actorId }: Owner): string => `${NAME}${studioId} ${actorId}`;
 
-function within<T>(work: Promise<T>): Promise<T> {
-  return Promise.race([
-    work,
-    new Promise<never>((_, fail) => {
-      setTimeout(() => fail(new Error("the tablet's store does not answer")), PATIENCE_MS);
-    }),
-  ]);
-}
-
 /** The tablet's own store of one person's events, what is locked in it given back by their key. */
 export class EventStore implements EntryStore<FloorEvent, EventRefusal> {
-  private opened: Promise<IDBPDatabase<FloorSchema>> | null = null;
+  private readonly database: OwnDatabase<FloorSchema>;
 
   constructor(
-    private readonly name: string,
+    name: string,
     private readonly lockKey = "",
-  ) {}
+  ) {
+    this.database = new OwnDatabase<FloorSchema>(name, 3, (db, from) => {
+      if (from < 1) {
+        const store = db.createObjectStore("events");
+        store.createIndex("session", "sessionId");
+        store.createIndex("state", "state");
+        store.createIndex("sequence", "event.sequence");
+        db.createObjectStore("probe");
+      }
+      if (from < 2) {
+        db.createObjectStore("locked", { autoIncrement: true });
+        db.createObjectStore("keys");
+      }
+      db.createObjectStore("pictures");
+    });
+  }
 
   async open(): Promise<void> {
     await this.probe();
@@ -61,57 +67,15 @@ export class EventStore implements EntryStore<FloorEvent, EventRefusal> {
     await this.prune();
   }
 
-  private database(): Promise<IDBPDatabase<FloorSchema>> {
-    const forget = (): void => {
-      this.opened = null; // the next call opens it anew
-    };
-    this.opened ??= within(
-      openDB<FloorSchema>(this.name, 3, {
-        upgrade: (db, from) => {
-          if (from < 1) {
-            const store = db.createObjectStore("events");
-            store.createIndex("session", "sessionId");
-            store.createIndex("state", "state");
-            store.createIndex("sequence", "event.sequence");
-            db.createObjectStore("probe");
-          }
-          if (from < 2) {
-            db.createObjectStore("locked", { autoIncrement: true });
-            db.createObjectStore("keys");
-          }
-          db.createObjectStore("pictures");
-        },
-        terminated: forget,
-        blocking: forget,
-      }),
-    );
-    return this.opened;
-  }
-
-  /** Runs one piece of work on the open database; after a failure the next call opens it anew. */
-  private async with<T>(work: (db: IDBPDatabase<FloorSchema>) => Promise<T>): Promise<T> {
-    try {
-      return await within(this.database().then(work));
-    } catch (error) {
-      const failed = this.opened;
-      this.opened = null;
-      failed?.then(
-        (db) => db.close(),
-        () => undefined,
-      );
-      throw error;
-    }
-  }
-
   /** Whether something written is really there. */
   private probe(): Promise<void> {
-    return this.with(async (db) => {
+    return this.database.with(async (db) => {
       await db.put("probe", Date.now(), "last");
     });
   }
 
   put(all: readonly Kept[]): Promise<void> {
-    return this.with(async (db) => {
+    return this.database.with(async (db) => {
       const write = db.transaction("events", "readwrite", { durability: "strict" });
       for (const kept of all) void write.store.put({ ...kept, sessionId: kept.event.sessionId }, kept.event.id);
       await write.done;
@@ -120,23 +84,23 @@ export class EventStore implements EntryStore<FloorEvent, EventRefusal> {
 
   /** What the studio does not have. */
   unsent(): Promise<Kept[]> {
-    return this.with(async (db) => [
+    return this.database.with(async (db) => [
       ...(await db.getAllFromIndex("events", "state", "waiting")),
       ...(await db.getAllFromIndex("events", "state", "refused")),
     ]);
   }
 
   ofSession(sessionId: string): Promise<Kept[]> {
-    return this.with((db) => db.getAllFromIndex("events", "session", sessionId));
+    return this.database.with((db) => db.getAllFromIndex("events", "session", sessionId));
   }
 
   /** Everything there is, of the last few days. */
   all(): Promise<Kept[]> {
-    return this.with((db) => db.getAll("events"));
+    return this.database.with((db) => db.getAll("events"));
   }
 
   lastSequence(): Promise<number> {
-    return this.with(async (db) => {
+    return this.database.with(async (db) => {
       const cursor = await db.transaction("events").store.index("sequence").openKeyCursor(null, "prev");
       return cursor?.key ?? 0;
     });
@@ -144,7 +108,7 @@ export class EventStore implements EntryStore<FloorEvent, EventRefusal> {
 
   /** Drops what the studio has had for a few days. */
   private prune(): Promise<void> {
-    return this.with(async (db) => {
+    return this.database.with(async (db) => {
       const write = db.transaction("events", "readwrite");
       const before = new Date(Date.now() - KEPT_DAYS * 86_400_000).toISOString();
       for (const { event } of await write.store.index("state").getAll("sent"))
@@ -154,20 +118,20 @@ export class EventStore implements EntryStore<FloorEvent, EventRefusal> {
   }
 
   putPicture(picture: TabletPicture): Promise<void> {
-    return this.with(async (db) => {
+    return this.database.with(async (db) => {
       await db.put("pictures", picture, picture.id);
     });
   }
   picturesOf(clientId: string): Promise<TabletPicture[]> {
-    return this.with(async (db) => (await db.getAll("pictures")).filter((each) => each.clientId === clientId));
+    return this.database.with(async (db) => (await db.getAll("pictures")).filter((each) => each.clientId === clientId));
   }
   dropPicture(id: string): Promise<void> {
-    return this.with((db) => db.delete("pictures", id));
+    return this.database.with((db) => db.delete("pictures", id));
   }
 
   /** Gives back what was locked, and keeps the key for the next locking. What another key has locked stays as it is. */
   private unlock(key: CryptoKey): Promise<void> {
-    return this.with(async (db) => {
+    return this.database.with(async (db) => {
       await db.put("keys", key, KEY);
       for (const id of await db.getAllKeys("locked")) {
         const sealed = await db.get("locked", id);
@@ -185,7 +149,7 @@ export class EventStore implements EntryStore<FloorEvent, EventRefusal> {
 
   /** Erases what the studio has, and locks what it has not. Where nothing can be locked, that stays as it is. */
   lock(): Promise<void> {
-    return this.with(async (db) => {
+    return this.database.with(async (db) => {
       const [key, all, pictures] = [await db.get("keys", KEY), await db.getAll("events"), await db.getAll("pictures")];
       const locked: Locked = { events: all.filter(({ state }) => state !== "sent"), pictures };
       const sealed = key && locked.events.length + pictures.length > 0 ? await seal(key, locked) : null;

@@ -1,12 +1,10 @@
 "use client";
 import { v4 as newUuid } from "uuid";
-import type { HomeEntry, HomeTold } from "../../core/record/facts/home-told";
-import { type Answer, type Entry, type Kept, verdictFrom } from "../entry";
+import type { HomeTold } from "../../core/record/facts/home-told";
+import { type Answer, type Kept, verdictFrom } from "../entry";
 import { Outbox, type OutboxState } from "../outbox";
-import { PhoneStore } from "./phone-store";
+import { type PhoneEntry, PhoneStore } from "./phone-store";
 
-/** What a client told on this phone, in the order of telling. */
-export type PhoneEntry = HomeEntry & Entry;
 const PATIENCE_MS = 15_000;
 
 async function sendEntries(token: string, entries: readonly PhoneEntry[]): Promise<Answer> {

@@ -1,7 +1,11 @@
 "use client";
-import { type DBSchema, type IDBPDatabase, openDB } from "idb";
-import type { EntryStore, Kept } from "../entry";
-import type { PhoneEntry } from "./phone-outbox";
+import type { DBSchema } from "idb";
+import type { HomeEntry } from "../../core/record/facts/home-told";
+import type { Entry, EntryStore, Kept } from "../entry";
+import { OwnDatabase } from "../own-database";
+
+/** What a client told on this phone, in the order of telling. */
+export type PhoneEntry = HomeEntry & Entry;
 
 interface PhoneSchema extends DBSchema {
   entries: { key: string; value: Kept<PhoneEntry>; indexes: { state: string; sequence: number } };
@@ -26,28 +30,17 @@ function olderAt(key: string): Older[] {
 
 /** One client's entries on one phone, whatever link they came by. */
 export class PhoneStore implements EntryStore<PhoneEntry> {
-  private opened: Promise<IDBPDatabase<PhoneSchema>> | null = null;
+  private readonly database: OwnDatabase<PhoneSchema>;
 
   constructor(
-    private readonly name: string,
+    name: string,
     private readonly olderKeys: readonly string[],
-  ) {}
-
-  private database(): Promise<IDBPDatabase<PhoneSchema>> {
-    const forget = (): void => {
-      this.opened = null; // the next call opens it anew
-    };
-    this.opened ??= openDB<PhoneSchema>(this.name, 1, {
-      upgrade: (db) => {
-        const store = db.createObjectStore("entries");
-        store.createIndex("state", "state");
-        store.createIndex("sequence", "event.sequence");
-      },
-      terminated: forget,
-      blocking: forget,
+  ) {
+    this.database = new OwnDatabase<PhoneSchema>(name, 1, (db) => {
+      const store = db.createObjectStore("entries");
+      store.createIndex("state", "state");
+      store.createIndex("sequence", "event.sequence");
     });
-    this.opened.catch(forget);
-    return this.opened;
   }
 
   async open(): Promise<void> {
@@ -68,27 +61,35 @@ export class PhoneStore implements EntryStore<PhoneEntry> {
     localStorage.removeItem(key);
   }
   /** What was sent is kept for a day and a half, for a page shown again without a connection; what was not, until it is. */
-  private async prune(): Promise<void> {
-    const write = (await this.database()).transaction("entries", "readwrite");
-    for (const { event } of await write.store.index("state").getAll("sent"))
-      if (Date.now() - Date.parse(event.at) > KEPT_MS) void write.store.delete(event.id);
-    await write.done;
+  private prune(): Promise<void> {
+    return this.database.with(async (db) => {
+      const write = db.transaction("entries", "readwrite");
+      for (const { event } of await write.store.index("state").getAll("sent"))
+        if (Date.now() - Date.parse(event.at) > KEPT_MS) void write.store.delete(event.id);
+      await write.done;
+    });
   }
 
-  async put(all: readonly Kept<PhoneEntry>[]): Promise<void> {
-    const write = (await this.database()).transaction("entries", "readwrite", { durability: "strict" });
-    for (const kept of all) void write.store.put(kept, kept.event.id);
-    await write.done;
+  put(all: readonly Kept<PhoneEntry>[]): Promise<void> {
+    return this.database.with(async (db) => {
+      const write = db.transaction("entries", "readwrite", { durability: "strict" });
+      for (const kept of all) void write.store.put(kept, kept.event.id);
+      await write.done;
+    });
   }
-  async unsent(): Promise<Kept<PhoneEntry>[]> {
-    const db = await this.database();
-    return [...(await db.getAllFromIndex("entries", "state", "waiting")), ...(await db.getAllFromIndex("entries", "state", "refused"))];
+  unsent(): Promise<Kept<PhoneEntry>[]> {
+    return this.database.with(async (db) => [
+      ...(await db.getAllFromIndex("entries", "state", "waiting")),
+      ...(await db.getAllFromIndex("entries", "state", "refused")),
+    ]);
   }
-  async sent(): Promise<Kept<PhoneEntry>[]> {
-    return (await this.database()).getAllFromIndex("entries", "state", "sent");
+  sent(): Promise<Kept<PhoneEntry>[]> {
+    return this.database.with((db) => db.getAllFromIndex("entries", "state", "sent"));
   }
-  async lastSequence(): Promise<number> {
-    const cursor = await (await this.database()).transaction("entries").store.index("sequence").openKeyCursor(null, "prev");
-    return cursor?.key ?? 0;
+  lastSequence(): Promise<number> {
+    return this.database.with(async (db) => {
+      const cursor = await db.transaction("entries").store.index("sequence").openKeyCursor(null, "prev");
+      return cursor?.key ?? 0;
+    });
   }
 }

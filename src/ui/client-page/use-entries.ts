@@ -3,7 +3,8 @@ import { useSyncExternalStore } from "react";
 import type { HomeTold } from "../../core/record/facts/home-told";
 import type { Kept } from "../../outbox/entry";
 import { NOTHING_YET, type OutboxState } from "../../outbox/outbox";
-import { type PhoneEntry, PhoneOutbox } from "../../outbox/phone/phone-outbox";
+import { PhoneOutbox } from "../../outbox/phone/phone-outbox";
+import type { PhoneEntry } from "../../outbox/phone/phone-store";
 
 export type KeptEntry = Kept<PhoneEntry>;
 const NONE: readonly KeptEntry[] = [];

@@ -69,7 +69,7 @@ function Group({ code, count, children }: Pick<NeedGroup, "code" | "count"> & { 
       </h3>
       <ul>{isOpen ? children : children.slice(0, SHOWN)}</ul>
       {more > 0 && <TextButton onPress={() => setOpen(!isOpen)}>{isOpen ? "Fewer" : `${more} more`}</TextButton>}
-      {isOpen && unnamed > 0 && <Soft>and {unnamed} more: Clients has them first.</Soft>}
+      {isOpen && unnamed > 0 && <Soft>and {unnamed} more, under Clients.</Soft>}
     </Kind>
   );
 }

@@ -158,7 +158,7 @@ export function TodayLine(props: {
               <WhenTold told={told} meanwhile={null}>
                 {({ next, isUnread }) =>
                   isUnread ? (
-                    <Link href={`/clients/${line.id}/limits`}>Closed: something stored cannot be read. A lead of the studio ends it.</Link>
+                    <Link href={`/clients/${line.id}/limits`}>Closed until a lead has looked: something on record cannot be read.</Link>
                   ) : next ? (
                     <NextWords next={next} units={units} />
                   ) : (

@@ -21,7 +21,7 @@ const PLAIN: Readonly<Record<string, string>> = {
   "no-such-client": "This client is not in your studio.",
   "no-such-visit": "This visit was ended already, perhaps on another tablet. Reload to see it.",
   "no-contact": "There is no address or number to send to yet.",
-  "signed-out": "You were signed out, and nothing was kept yet. What you entered stands as it is: sign in again to go on.",
+  "signed-out": "You were signed out before this was saved. What you entered is still here: sign in again to go on.",
   "read-only": "You may look in this studio, and change nothing. Ask its lead.",
   "no-such-note": "This note is not there any more, or it is somebody else's to change.",
   "only-a-lead": "Only a lead of the studio may do this.",
