@@ -16,9 +16,10 @@ import { Header } from "../ui/shell/header";
 import { toldOf, waitingOf, whoComes } from "../ui/today/today-rows";
 import { TodayScreen } from "../ui/today/today-screen";
 
-/** So many are named of each kind of need, and so many builds worked out, which are in view at once. */
+/** So many are named of each kind of need; the others are counted. */
 const MOST_NAMED = 50;
-const MOST_WORKED_OUT = 3;
+/** So many builds are worked out; who waits beyond them is named without what the rules say. */
+const MOST_WORKED_OUT = 10;
 const WEEKS_AHEAD = 6;
 /** Records read side by side: the rest of the connections are for everybody else. */
 const READ_AT_ONCE = 3;
