@@ -41,8 +41,9 @@ test("a session that ends while somebody types: they sign in over the page, and 
   const [client] = await sql<{ id: string }>("select client_id as id from client_revision where name = 'Maren Holt' limit 1");
   const kept = (words: string) => sql("select 1 from client_note where words = $1", [words]);
   const note = page.getByRole("textbox", { name: "A note" });
+  const [words, later] = [`Typed before the session ended ${Date.now()}`, `Typed, and put off ${Date.now()}`];
   await page.goto(`/clients/${client?.id}/handover`);
-  await note.fill("Typed before the session ended");
+  await note.fill(words);
   await page.context().clearCookies();
   await page.getByRole("button", { name: "Keep the note" }).click();
   const asked = page.getByRole("dialog", { name: "You were signed out" });
@@ -52,27 +53,28 @@ test("a session that ends while somebody types: they sign in over the page, and 
   await asked.getByLabel("Password").fill("not the password");
   await asked.getByRole("button", { name: "Sign in" }).click();
   await expect(asked.getByRole("alert")).toContainText("do not go together");
-  expect(await kept("Typed before the session ended")).toEqual([]);
+  expect(await kept(words)).toEqual([]);
   await asked.getByLabel("Password").fill("harbour-scale");
   await asked.getByRole("button", { name: "Sign in" }).click();
   await expect(asked).toBeHidden();
-  await expect(page.getByRole("region", { name: "Notes" }).getByText("Typed before the session ended")).toBeVisible();
-  expect(await kept("Typed before the session ended")).toHaveLength(1);
+  await expect(page.getByRole("region", { name: "Notes" }).getByText(words)).toBeVisible();
+  expect(await kept(words)).toHaveLength(1);
 
   // put off, it stands as it was; somebody else who signs in here takes no step of hers
-  await note.fill("Typed, and put off");
+  await note.fill(later);
   await page.context().clearCookies();
   await page.getByRole("button", { name: "Keep the note" }).click();
+  await expect(asked).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(asked).toBeHidden();
   await expect(page.getByText("You were signed out before this was saved")).toBeVisible();
-  await expect(note).toHaveValue("Typed, and put off");
+  await expect(note).toHaveValue(later);
   await page.getByRole("button", { name: "Keep the note" }).click();
   await asked.getByLabel("E-mail").fill("part-timer@ponderis.example");
   await asked.getByLabel("Password").fill("harbour-scale");
   await asked.getByRole("button", { name: "Sign in" }).click();
   await expect(page.getByRole("heading", { name: "Today", exact: true })).toBeVisible();
-  expect(await kept("Typed, and put off")).toEqual([]);
+  expect(await kept(later)).toEqual([]);
   expect(complaints).toEqual([]);
 });
 
